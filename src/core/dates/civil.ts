@@ -1,0 +1,107 @@
+/**
+ * Calendar dates as day numbers: whole days since 1970-01-01 in the proleptic Gregorian calendar (ISO 8601).
+ * A day number has no zone; see zone.ts for moments.
+ */
+export type Day = number;
+
+export interface CivilDate {
+  year: number;
+  /** 1 to 12 */
+  month: number;
+  /** 1 to 31 */
+  day: number;
+}
+
+const ISO_DATE = /^(\d{4})-(\d{2})-(\d{2})$/;
+
+/** The day number of a calendar date. After Howard Hinnant's days_from_civil. */
+export function dayOf({ year, month, day }: CivilDate): Day {
+  const y = month <= 2 ? year - 1 : year;
+  const era = Math.floor(y / 400);
+  const yearOfEra = y - era * 400;
+  const dayOfYear = Math.floor((153 * (month + (month > 2 ? -3 : 9)) + 2) / 5) + day - 1;
+  const dayOfEra = yearOfEra * 365 + Math.floor(yearOfEra / 4) - Math.floor(yearOfEra / 100) + dayOfYear;
+  return era * 146097 + dayOfEra - 719468;
+}
+
+/** The calendar date of a day number. After Howard Hinnant's civil_from_days. */
+export function civilOf(day: Day): CivilDate {
+  const z = day + 719468;
+  const era = Math.floor(z / 146097);
+  const dayOfEra = z - era * 146097;
+  const yearOfEra = Math.floor(
+    (dayOfEra - Math.floor(dayOfEra / 1460) + Math.floor(dayOfEra / 36524) - Math.floor(dayOfEra / 146096)) /
+      365,
+  );
+  const dayOfYear =
+    dayOfEra - (365 * yearOfEra + Math.floor(yearOfEra / 4) - Math.floor(yearOfEra / 100));
+  const monthFromMarch = Math.floor((5 * dayOfYear + 2) / 153);
+  const month = monthFromMarch < 10 ? monthFromMarch + 3 : monthFromMarch - 9;
+  return {
+    year: yearOfEra + era * 400 + (month <= 2 ? 1 : 0),
+    month,
+    day: dayOfYear - Math.floor((153 * monthFromMarch + 2) / 5) + 1,
+  };
+}
+
+/** Reads an ISO date; undefined when it is none, 2026-02-30 included. */
+export function readDay(iso: string): Day | undefined {
+  const found = ISO_DATE.exec(iso);
+  if (!found) return undefined;
+  const date = { year: Number(found[1]), month: Number(found[2]), day: Number(found[3]) };
+  if (date.month < 1 || date.month > 12 || date.day < 1 || date.day > daysInMonth(date.year, date.month)) {
+    return undefined;
+  }
+  return dayOf(date);
+}
+
+export function isoOf(day: Day): string {
+  const { year, month, day: d } = civilOf(day);
+  return `${String(year).padStart(4, '0')}-${two(month)}-${two(d)}`;
+}
+
+/** 1 for Monday to 7 for Sunday. */
+export function weekdayOf(day: Day): number {
+  return ((((day + 3) % 7) + 7) % 7) + 1;
+}
+
+export function daysInMonth(year: number, month: number): number {
+  if (month === 2) return (year % 4 === 0 && year % 100 !== 0) || year % 400 === 0 ? 29 : 28;
+  return month === 4 || month === 6 || month === 9 || month === 11 ? 30 : 31;
+}
+
+/** Adds months and stays inside the month: 31 January plus 1 is the last of February. */
+export function plusMonths(day: Day, months: number): Day {
+  const date = civilOf(day);
+  const count = date.year * 12 + date.month - 1 + months;
+  const year = Math.floor(count / 12);
+  const month = count - year * 12 + 1;
+  return dayOf({ year, month, day: Math.min(date.day, daysInMonth(year, month)) });
+}
+
+export function startOfMonth(day: Day): Day {
+  return day - civilOf(day).day + 1;
+}
+
+export function endOfMonth(day: Day): Day {
+  const { year, month, day: d } = civilOf(day);
+  return day - d + daysInMonth(year, month);
+}
+
+/** The first day after this one that falls on a weekday from 1 (Monday) to 7 (Sunday). */
+export function nextWeekday(day: Day, weekday: number): Day {
+  return day + (((weekday - weekdayOf(day) + 6) % 7) + 1);
+}
+
+/** Whole months from one day to another, negative when it lies before. */
+export function monthsBetween(from: Day, to: Day): number {
+  const [a, b] = [civilOf(from), civilOf(to)];
+  const months = (b.year - a.year) * 12 + b.month - a.month;
+  if (months > 0 && plusMonths(from, months) > to) return months - 1;
+  if (months < 0 && plusMonths(from, months) < to) return months + 1;
+  return months;
+}
+
+function two(n: number): string {
+  return n < 10 ? `0${n}` : String(n);
+}

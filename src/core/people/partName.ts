@@ -1,0 +1,102 @@
+import { HONORIFICS, JOINERS, PARTICLES, SUFFIXES } from './namingCustoms';
+
+export interface PersonName {
+  honorific?: string;
+  given?: string;
+  family?: string;
+  suffix?: string;
+}
+
+/** A name in parts: one person, or the two of a couple in the order written. */
+export interface PartedName {
+  persons: [PersonName] | [PersonName, PersonName];
+}
+
+/**
+ * Parts a full name that is written as one string: "Dr. Marta de la Cruz", "Brandreth, Hale", "Ada and Tom Reyes",
+ * "Mr and Mrs Reyes". A single word is a given name. An organisation's name must not be given to it.
+ */
+export function partName(full: string): PartedName {
+  const name = full.normalize('NFC').replace(/\s+/gu, ' ').trim();
+  const halves = name.split(JOINERS);
+  if (halves.length === 2 && halves[0] && halves[1]) return { persons: partCouple(halves[0], halves[1]) };
+  return { persons: [partPerson(name)] };
+}
+
+/** The first of a couple shares the family name of the second unless it has one of its own. */
+function partCouple(one: string, two: string): [PersonName, PersonName] {
+  if (one.includes(',') && !two.includes(',')) {
+    // "Reyes, Ada and Tom"
+    const first = partPerson(one);
+    return [first, { ...partPerson(two), family: first.family }];
+  }
+  const second = partPerson(two);
+  const words = one.split(' ');
+  if (words.every(isHonorific)) return [{ honorific: one, family: second.family }, second];
+  const first = partPerson(one);
+  // "Mr and Mrs Reyes" leaves only the family name with the second.
+  return [first.family ? first : { ...first, family: second.family }, second];
+}
+
+function partPerson(name: string): PersonName {
+  const comma = name.indexOf(',');
+  if (comma > 0) {
+    const after = name.slice(comma + 1).trim();
+    if (after && !after.split(/[ ,]+/).every(isSuffix)) {
+      const given = partPerson(after);
+      return clean({ ...given, family: name.slice(0, comma).trim(), given: joined(given.given, given.family) });
+    }
+  }
+  let words = name.replaceAll(',', ' ').split(' ').filter(Boolean);
+  const honorific: string[] = [];
+  while (words.length > 1 && isHonorific(words[0]!)) honorific.push(words.shift()!);
+  const suffix: string[] = [];
+  while (words.length > 1 && isSuffix(words.at(-1)!)) suffix.unshift(words.pop()!);
+  if (words.length === 1 && honorific.length) {
+    return clean({ honorific: honorific.join(' '), family: words[0], suffix: suffix.join(' ') });
+  }
+  const start = familyStart(words);
+  const given = words.slice(0, start);
+  words = words.slice(start);
+  return clean({
+    honorific: honorific.join(' '),
+    given: given.join(' '),
+    family: words.join(' '),
+    suffix: suffix.join(' '),
+  });
+}
+
+/** Where the family name begins: at the first particle after a given name, else at the last word. */
+function familyStart(words: string[]): number {
+  if (words.length === 1) return 1;
+  if (isParticle(words[0]!) && words[0] === words[0]!.toLowerCase()) return 0;
+  for (let i = 1; i < words.length - 1; i++) if (isParticle(words[i]!)) return i;
+  return words.length - 1;
+}
+
+function isHonorific(word: string): boolean {
+  return HONORIFICS.has(bare(word));
+}
+
+function isSuffix(word: string): boolean {
+  // "Ma" and "Ba" are family names; the degrees are written in capitals or with stops.
+  return SUFFIXES.has(bare(word)) && (word.length > 2 || word === word.toUpperCase() || word.includes('.'));
+}
+
+function isParticle(word: string): boolean {
+  // A single capital is a middle initial, but for the Irish Ó.
+  if (word.length === 1 && word === word.toUpperCase() && !/[ÓÒ]/u.test(word)) return false;
+  return PARTICLES.has(word.toLowerCase().replace(/’/gu, "'").replace(/'$/u, '')) || word === "'t";
+}
+
+function bare(word: string): string {
+  return word.toLowerCase().replace(/[.,]/g, '');
+}
+
+function joined(...parts: (string | undefined)[]): string | undefined {
+  return parts.filter(Boolean).join(' ') || undefined;
+}
+
+function clean(person: PersonName): PersonName {
+  return Object.fromEntries(Object.entries(person).filter(([, value]) => value)) as PersonName;
+}

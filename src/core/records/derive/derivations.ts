@@ -1,0 +1,98 @@
+import { readDay } from '../../dates/civil';
+import { readMoment, wallClockOf } from '../../dates/zone';
+import { fullName, greetingName, type Named } from '../../people/names';
+import type { RecordBook } from '../recordBook';
+import { startOf } from '../recordBook';
+import type { RecordKind } from '../recordKind';
+import type { BookingData, ClientData, InstalmentData, InvoiceData, LineData, ProjectData } from '../recordsFile';
+import { sumLine } from './invoiceSums';
+
+/** What a derivation may ask besides the record itself. */
+export interface Deriving {
+  book: RecordBook;
+  /** joins names as the language of the letter does: "Ada and Tom" */
+  and: (names: string[]) => string;
+}
+
+/** Works a derived fact out. Gives the values of values.ts, undefined where the fact is missing. */
+export type Derivation = (record: never, deriving: Deriving) => unknown;
+
+const greeted = {
+  greeting_name: (record: Named, { and }: Deriving) => greetingName(record, and),
+  full_name: (record: Named) => fullName(record),
+};
+
+const ofInvoice =
+  <T>(pick: (sums: ReturnType<RecordBook['sumsOf']>) => T) =>
+  (invoice: InvoiceData, { book }: Deriving) =>
+    pick(book.sumsOf(invoice));
+
+/** One entry for each field that the catalogue calls derived; a test holds the two together. */
+export const DERIVATIONS: Readonly<Partial<Record<RecordKind, Readonly<Record<string, Derivation>>>>> = {
+  contact: greeted,
+  recipient: greeted,
+  client: {
+    ...greeted,
+    outstanding: (client: ClientData, { book }) => book.outstanding(book.ofClient(client).invoices),
+    next_booking: (client: ClientData, { book }) => book.nextOf(book.ofClient(client).bookings),
+    last_booking: (client: ClientData, { book }) => book.lastOf(book.ofClient(client).bookings),
+    projects: (client: ClientData, { book }) => book.ofClient(client).projects,
+    bookings: (client: ClientData, { book }) => book.ofClient(client).bookings,
+    invoices: (client: ClientData, { book }) => book.ofClient(client).invoices,
+    unpaid_invoices: (client: ClientData, { book }) => book.unpaid(book.ofClient(client).invoices),
+    enquiries: (client: ClientData, { book }) => book.ofClient(client).enquiries,
+  },
+  project: {
+    next_booking: (project: ProjectData, { book }) => book.nextOf(book.ofProject(project).bookings),
+    last_booking: (project: ProjectData, { book }) => book.lastOf(book.ofProject(project).bookings),
+    bookings: (project: ProjectData, { book }) => book.ofProject(project).bookings,
+    invoices: (project: ProjectData, { book }) => book.ofProject(project).invoices,
+    unpaid_invoices: (project: ProjectData, { book }) => book.unpaid(book.ofProject(project).invoices),
+    outstanding: (project: ProjectData, { book }) => book.outstanding(book.ofProject(project).invoices),
+    hours_booked: (project: ProjectData, { book }) =>
+      book
+        .ofProject(project)
+        .bookings.filter((booking) => booking.status !== 'cancelled')
+        .reduce((minutes, booking) => minutes + (minutesOf(booking) ?? 0), 0),
+  },
+  booking: {
+    date: (booking: BookingData, { book }) =>
+      booking.starts_at ? wallClockOf(startOf(booking), book.zone).day : undefined,
+    end_time: (booking: BookingData) => readMoment(booking.ends_at ?? ''),
+    duration: (booking: BookingData) => minutesOf(booking),
+    is_past: (booking: BookingData, { book }) =>
+      booking.starts_at ? (readMoment(booking.ends_at ?? '') ?? startOf(booking)) < book.now : undefined,
+    days_until: (booking: BookingData, { book }) =>
+      booking.starts_at ? wallClockOf(startOf(booking), book.zone).day - book.today : undefined,
+  },
+  invoice: {
+    net: ofInvoice((sums) => sums.net),
+    tax: ofInvoice((sums) => sums.tax),
+    total: ofInvoice((sums) => sums.amount),
+    paid: ofInvoice((sums) => sums.paid),
+    balance: ofInvoice((sums) => sums.balance),
+    state: ofInvoice((sums) => sums.state),
+    is_overdue: ofInvoice((sums) => sums.state === 'overdue'),
+    is_paid: ofInvoice((sums) => sums.state === 'paid'),
+    days_overdue: ofInvoice((sums) => sums.daysOverdue),
+    days_until_due: ofInvoice((sums) => sums.daysUntilDue),
+    last_payment: ofInvoice((sums) => sums.lastPayment?.amount),
+    last_paid_on: ofInvoice((sums) => readDay(sums.lastPayment?.paid_on ?? '')),
+    next_instalment: ofInvoice((sums) => sums.nextInstalment),
+  },
+  line: {
+    net: (line: LineData) => sumLine(line).net,
+    tax: (line: LineData) => sumLine(line).tax,
+    amount: (line: LineData) => sumLine(line).amount,
+  },
+  instalment: {
+    left: (instalment: InstalmentData, { book }) => book.leftOf(instalment),
+  },
+};
+
+/** Elapsed minutes, the clock change included. */
+function minutesOf(booking: BookingData): number | undefined {
+  const end = readMoment(booking.ends_at ?? '');
+  if (!booking.starts_at || end === undefined) return undefined;
+  return Math.round((end - startOf(booking)) / 60_000);
+}

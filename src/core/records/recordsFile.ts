@@ -1,0 +1,214 @@
+/**
+ * The records of one business, as the application exports them and the command line reads them. Dates are ISO
+ * dates, moments ISO with offset, money integers of minor units. An absent, null or empty key is a missing fact.
+ */
+export interface RecordsFile {
+  business: BusinessData;
+  members?: MemberData[];
+  partners?: PartnerData[];
+  clients?: ClientData[];
+  enquiries?: EnquiryData[];
+  projects?: ProjectData[];
+  bookings?: BookingData[];
+  invoices?: InvoiceData[];
+}
+
+export type CustomValue = string | number | boolean | { money: number } | null;
+export type Custom = Readonly<Record<string, CustomValue>>;
+
+export interface AddressData {
+  street?: string[];
+  town?: string;
+  region?: string;
+  postcode?: string;
+  country?: string;
+}
+
+/** A field the business added to a kind of record. `key` is the last part of its path. */
+export interface CustomFieldData {
+  record: string;
+  key: string;
+  label: string;
+  type: 'text' | 'long text' | 'number' | 'money' | 'date' | 'moment' | 'yes/no' | 'choice';
+  choices?: string[];
+}
+
+export interface LinkData {
+  key: string;
+  name: string;
+  address: string;
+}
+
+export interface BusinessData {
+  name?: string;
+  legal_name?: string;
+  address?: AddressData;
+  phone?: string;
+  email?: string;
+  website?: string;
+  logo?: string;
+  payment_details?: string;
+  links?: LinkData[];
+  locale?: string;
+  time_zone?: string;
+  currency?: string;
+  hour_cycle?: number;
+  working_days?: number[];
+  holidays?: string[];
+  item_label?: string;
+  custom?: Custom;
+  /** definitions of the custom fields; where absent, what the records have defines them */
+  custom_fields?: CustomFieldData[];
+}
+
+export interface MemberData {
+  key: string;
+  given_name?: string;
+  family_name?: string;
+  full_name?: string;
+  title?: string;
+  phone?: string;
+  mobile?: string;
+  email?: string;
+  picture?: string;
+  signature?: string;
+  custom?: Custom;
+}
+
+export interface PartnerData {
+  key: string;
+  name?: string;
+  trade?: string;
+  given_name?: string;
+  family_name?: string;
+  email?: string;
+  phone?: string;
+  address?: AddressData;
+  custom?: Custom;
+}
+
+export interface PersonData {
+  given_name?: string;
+  family_name?: string;
+  preferred_name?: string;
+  honorific?: string;
+  email?: string;
+  phone?: string;
+  mobile?: string;
+}
+
+export interface ClientData extends PersonData {
+  key: string;
+  kind?: string;
+  name?: string;
+  address?: AddressData;
+  billing_address?: AddressData;
+  language?: string;
+  tags?: string[];
+  since?: string;
+  source?: string;
+  notes?: string;
+  responsible?: string;
+  custom?: Custom;
+  contacts?: ContactData[];
+  items?: ItemData[];
+  files?: string[];
+}
+
+export interface ContactData extends PersonData {
+  key: string;
+  role?: string;
+  uses?: string[];
+}
+
+export interface ItemData {
+  key: string;
+  name?: string;
+  kind?: string;
+  notes?: string;
+  custom?: Custom;
+}
+
+export interface EnquiryData {
+  key: string;
+  received_at?: string;
+  via?: string;
+  name?: string;
+  email?: string;
+  phone?: string;
+  message?: string;
+  service?: string;
+  wanted_on?: string[];
+  status?: string;
+  client?: string;
+}
+
+export interface ProjectData {
+  key: string;
+  client?: string;
+  title?: string;
+  status?: string;
+  location?: AddressData;
+  starts_on?: string;
+  ends_on?: string;
+  value?: number;
+  notes?: string;
+  responsible?: string;
+  contacts?: string[];
+  partners?: string[];
+  custom?: Custom;
+  files?: string[];
+}
+
+export interface BookingData {
+  key: string;
+  client?: string;
+  project?: string;
+  service?: string;
+  status?: string;
+  starts_at?: string;
+  ends_at?: string;
+  location?: AddressData;
+  price?: number;
+  member?: string;
+  items?: string[];
+  notes?: string;
+  custom?: Custom;
+}
+
+export interface LineData {
+  description?: string;
+  quantity?: number | string;
+  unit_price?: number;
+  tax_rate?: number | string;
+  discount?: number | string;
+}
+
+export interface PaymentData {
+  paid_on?: string;
+  amount?: number;
+  method?: string;
+  reference?: string;
+}
+
+export interface InstalmentData {
+  due_on?: string;
+  amount?: number;
+}
+
+export interface InvoiceData {
+  key: string;
+  number?: string;
+  client?: string;
+  project?: string;
+  issued_on?: string;
+  due_on?: string;
+  status?: string;
+  bill_to?: AddressData;
+  pay_link?: string;
+  notes?: string;
+  lines?: LineData[];
+  payments?: PaymentData[];
+  instalments?: InstalmentData[];
+  custom?: Custom;
+}

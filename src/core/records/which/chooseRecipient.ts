@@ -1,0 +1,52 @@
+import type { RecordKind, StartingKind } from '../recordKind';
+import type { ClientData, ContactData, PersonData, ProjectData } from '../recordsFile';
+import type { RecordBook } from '../recordBook';
+import { choice, type Choice } from './choice';
+
+/** Whoever a letter goes to: a contact, the client itself, a member or a partner. */
+export interface Recipient {
+  kind: Extract<RecordKind, 'contact' | 'client' | 'member' | 'partner'>;
+  data: PersonData & { key: string; name?: string; full_name?: string; kind?: string };
+}
+
+/** From an invoice whoever pays; from a visit or project its own people; else the main contact, else the client. */
+export function recipientOf(
+  book: RecordBook,
+  start: StartingKind,
+  client: ClientData | undefined,
+  project: ProjectData | undefined,
+): Choice<Recipient> | undefined {
+  if (!client) return undefined;
+  const contacts = client.contacts ?? [];
+  const using = (use: string) => contacts.find((contact) => contact.uses?.includes(use));
+  const itself: Recipient = { kind: 'client', data: client };
+  const all = [...contacts.map(asRecipient), itself];
+  const take = (contact: ContactData | undefined, reason: string) =>
+    contact && choice(all[contacts.indexOf(contact)], reason, all);
+  const ofProject = start === 'booking' || start === 'project' ? project && book.contactsOf(project)[0] : undefined;
+  return (
+    (start === 'invoice' ? take(using('invoices'), 'the contact for invoices') : undefined) ??
+    take(ofProject, 'the project’s first contact') ??
+    (start === 'booking' || start === 'project'
+      ? take(using('bookings'), 'the contact for bookings')
+      : undefined) ??
+    take(using('main'), 'the main contact') ??
+    take(contacts[0], contacts.length === 1 ? 'the only contact' : 'the first contact') ??
+    choice(itself, 'the client', all)
+  );
+}
+
+/** Contacts that always get a copy of a letter from this starting point. */
+export function copiesOf(start: StartingKind, client: ClientData | undefined): ContactData[] {
+  const use =
+    start === 'invoice'
+      ? 'copy of invoices'
+      : start === 'booking' || start === 'project'
+        ? 'copy of bookings'
+        : undefined;
+  return use ? (client?.contacts ?? []).filter((contact) => contact.uses?.includes(use)) : [];
+}
+
+export function asRecipient(data: ContactData): Recipient {
+  return { kind: 'contact', data };
+}

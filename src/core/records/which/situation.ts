@@ -1,0 +1,197 @@
+import type { RecordBook } from '../recordBook';
+import type { StartingKind } from '../recordKind';
+import type {
+  BookingData,
+  ClientData,
+  ContactData,
+  EnquiryData,
+  InvoiceData,
+  MemberData,
+  ProjectData,
+} from '../recordsFile';
+import { choice, type Choice } from './choice';
+import { bookingOf, bookingOfInvoice } from './chooseBooking';
+import { invoiceOf } from './chooseInvoice';
+import { projectOf } from './chooseProject';
+import { copiesOf, recipientOf, type Recipient } from './chooseRecipient';
+
+/** The record a message is written from. */
+export interface StartingPoint {
+  kind: StartingKind;
+  key: string;
+}
+
+/** What the writer decided; everything left out follows by rule. */
+export interface Wishes {
+  sender: MemberData;
+  recipients?: readonly Recipient[];
+  project?: string;
+  booking?: string;
+  invoice?: string;
+}
+
+/** The records one letter is filled from, each with its reason and alternatives. */
+export interface Situation {
+  start: StartingPoint;
+  book: RecordBook;
+  sender: MemberData;
+  client?: Choice<ClientData>;
+  enquiry?: Choice<EnquiryData>;
+  project?: Choice<ProjectData>;
+  booking?: Choice<BookingData>;
+  invoice?: Choice<InvoiceData>;
+  /** one, unless the writer chose several */
+  recipients: readonly Choice<Recipient>[];
+  copies: readonly ContactData[];
+}
+
+/** What a starting point leads to, itself included. The others can only be reached through a listing. */
+export const LEADS_TO: Readonly<Record<StartingKind, readonly StartingKind[]>> = {
+  invoice: ['invoice', 'project', 'client', 'booking'],
+  booking: ['booking', 'project', 'client', 'invoice'],
+  project: ['project', 'client', 'booking', 'invoice'],
+  client: ['client', 'project', 'booking', 'invoice'],
+  enquiry: ['enquiry', 'client', 'project', 'booking', 'invoice'],
+};
+
+/** Follows from the starting point to every other record (fields.md, "Which record?"). Undefined: no such record. */
+export function situationFrom(book: RecordBook, start: StartingPoint, wishes: Wishes): Situation | undefined {
+  const records = follow(book, start, wishes);
+  if (!records) return undefined;
+  const client = records.client?.record;
+  const byRule = recipientOf(book, start.kind, client, records.project?.record);
+  const wished = wishes.recipients?.map(
+    (record): Choice<Recipient> => ({
+      record,
+      reason: 'chosen for this letter',
+      alternatives: byRule ? [byRule.record, ...byRule.alternatives] : [],
+    }),
+  );
+  const recipients = wished ?? (byRule ? [byRule] : []);
+  const addressed = new Set(recipients.map(({ record }) => record.data));
+  return {
+    start,
+    book,
+    sender: wishes.sender,
+    ...records,
+    recipients,
+    copies: copiesOf(start.kind, client).filter((contact) => !addressed.has(contact)),
+  };
+}
+
+type Followed = Pick<Situation, 'client' | 'enquiry' | 'project' | 'booking' | 'invoice'>;
+
+function follow(book: RecordBook, start: StartingPoint, wishes: Wishes): Followed | undefined {
+  switch (start.kind) {
+    case 'invoice':
+      return fromInvoice(book, book.invoices.get(start.key), wishes);
+    case 'booking':
+      return fromBooking(book, book.bookings.get(start.key), wishes);
+    case 'project': {
+      const project = book.projects.get(start.key);
+      if (!project) return undefined;
+      const chosen = choice(project, 'the project you started from', siblings(book, project, 'projects'));
+      return withVisitsAndInvoices(book, clientOf(book, project.client, 'the project’s client'), chosen, wishes);
+    }
+    case 'client': {
+      const client = book.clients.get(start.key);
+      return client && fromClient(book, choice(client, 'the client you started from'), wishes);
+    }
+    case 'enquiry':
+      return fromEnquiry(book, book.enquiries.get(start.key), wishes);
+  }
+}
+
+function fromInvoice(
+  book: RecordBook,
+  invoice: InvoiceData | undefined,
+  wishes: Wishes,
+): Followed | undefined {
+  if (!invoice) return undefined;
+  const client = clientOf(book, invoice.client, 'the invoice’s client');
+  const project = choice(book.projects.get(wishes.project ?? invoice.project ?? ''), 'the invoice’s project');
+  return {
+    client,
+    project,
+    booking:
+      wished(book.bookings, wishes.booking, bookingOf(book, project?.record, client?.record)) ??
+      bookingOfInvoice(book, invoice, project?.record, client?.record),
+    invoice: choice(invoice, 'the invoice you started from', siblings(book, invoice, 'invoices')),
+  };
+}
+
+function fromBooking(
+  book: RecordBook,
+  booking: BookingData | undefined,
+  wishes: Wishes,
+): Followed | undefined {
+  if (!booking) return undefined;
+  const client = clientOf(book, booking.client, 'the visit’s client');
+  const project = choice(book.projects.get(wishes.project ?? booking.project ?? ''), 'the visit’s project');
+  const invoice = invoiceOf(book, project?.record, client?.record);
+  return {
+    client,
+    project,
+    booking: choice(booking, 'the visit you started from', siblings(book, booking, 'bookings')),
+    invoice: wished(book.invoices, wishes.invoice, invoice) ?? invoice,
+  };
+}
+
+function fromClient(book: RecordBook, client: Choice<ClientData> | undefined, wishes: Wishes): Followed {
+  const project = projectOf(book, client?.record);
+  return withVisitsAndInvoices(book, client, wished(book.projects, wishes.project, project) ?? project, wishes);
+}
+
+/** Someone who is no client yet stands in for the client with the name and addresses given. */
+function fromEnquiry(
+  book: RecordBook,
+  enquiry: EnquiryData | undefined,
+  wishes: Wishes,
+): Followed | undefined {
+  if (!enquiry) return undefined;
+  const own = choice(enquiry, 'the enquiry you started from');
+  const client = clientOf(book, enquiry.client, 'the client who asks');
+  if (client) return { ...fromClient(book, client, wishes), enquiry: own };
+  const { key, name, email, phone } = enquiry;
+  return { enquiry: own, client: choice({ key, kind: 'person', name, email, phone }, 'the enquirer, no client yet') };
+}
+
+function withVisitsAndInvoices(
+  book: RecordBook,
+  client: Choice<ClientData> | undefined,
+  project: Choice<ProjectData> | undefined,
+  wishes: Wishes,
+): Followed {
+  const booking = bookingOf(book, project?.record, client?.record);
+  const invoice = invoiceOf(book, project?.record, client?.record);
+  return {
+    client,
+    project,
+    booking: wished(book.bookings, wishes.booking, booking) ?? booking,
+    invoice: wished(book.invoices, wishes.invoice, invoice) ?? invoice,
+  };
+}
+
+function clientOf(book: RecordBook, key: string | undefined, reason: string): Choice<ClientData> | undefined {
+  return choice(book.clients.get(key ?? ''), reason);
+}
+
+function siblings<K extends 'projects' | 'bookings' | 'invoices'>(
+  book: RecordBook,
+  record: { client?: string },
+  name: K,
+) {
+  return book.ofClient(book.clients.get(record.client ?? ''))[name];
+}
+
+/** The record the writer chose instead of the one the rule takes. */
+function wished<T extends { key: string }>(
+  records: ReadonlyMap<string, T>,
+  key: string | undefined,
+  byRule: Choice<T> | undefined,
+): Choice<T> | undefined {
+  const record = key === undefined ? undefined : records.get(key);
+  if (!record) return undefined;
+  const others = byRule ? [byRule.record, ...byRule.alternatives] : [];
+  return choice(record, 'chosen for this letter', others);
+}

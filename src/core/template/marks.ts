@@ -1,0 +1,40 @@
+import type { Inline, Mark } from './document';
+
+const ORDER: readonly Mark['type'][] = ['link', 'style', 'italic', 'bold', 'code'];
+
+/** Marks in their one order, each once: two documents that look the same are the same. */
+export function sortMarks(marks: readonly Mark[]): Mark[] {
+  const seen = new Set<string>();
+  return marks
+    .filter((mark) => {
+      const key = markKey(mark);
+      return !seen.has(key) && seen.add(key);
+    })
+    .sort((a, b) => ORDER.indexOf(a.type) - ORDER.indexOf(b.type));
+}
+
+export function markKey(mark: Mark): string {
+  return mark.type === 'style' ? `style ${mark.style}` : mark.type === 'link' ? JSON.stringify(mark) : mark.type;
+}
+
+/** The marks of a node; a section or condition has those that all its children share. */
+export function marksOf(node: Inline): readonly Mark[] {
+  if (node.type !== 'section' && node.type !== 'when') return node.type === 'comment' ? [] : (node.marks ?? []);
+  const children = [...node.content, ...(node.type === 'when' ? (node.otherwise ?? []) : [])];
+  const [first, ...rest] = children.map(marksOf);
+  return (first ?? []).filter((mark) => rest.every((marks) => marks.some((m) => markKey(m) === markKey(mark))));
+}
+
+/** The node without one mark, its children too. */
+export function withoutMark<T extends Inline>(node: T, key: string): T {
+  if (node.type === 'section' || node.type === 'when') {
+    const strip = (children: Inline[]) => children.map((child) => withoutMark(child, key));
+    const stripped = { ...node, content: strip(node.content) };
+    if (stripped.type === 'when' && node.type === 'when' && node.otherwise) {
+      stripped.otherwise = strip(node.otherwise);
+    }
+    return stripped;
+  }
+  if (node.type === 'comment' || !('marks' in node) || !node.marks) return node;
+  return { ...node, marks: node.marks.filter((mark) => markKey(mark) !== key) };
+}

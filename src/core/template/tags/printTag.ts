@@ -1,0 +1,111 @@
+import type { Blank } from '../document';
+import type { Clause, Condition, Operand } from './condition';
+import { quote } from './lexer';
+import type { Step } from './step';
+import type { Tag } from './tag';
+
+/** Writes a tag as its text form, braces included. What readTag reads from it is the same tag. */
+export function printTag(tag: Tag): string {
+  if (tag.type === 'open block') return `::: {${tag.styles.map((style) => `.${style}`).join(' ')}}`;
+  if (tag.type === 'close block') return ':::';
+  return `{{${inner(tag)}}}`;
+}
+
+function inner(tag: Exclude<Tag, { type: 'open block' | 'close block' }>): string {
+  switch (tag.type) {
+    case 'field':
+      return tag.path + printSteps(tag.steps);
+    case 'blank':
+      return printBlank(tag);
+    case 'gap':
+    case 'unfinished':
+      return `${tag.type} ${quote(tag.words)}`;
+    case 'signature':
+      return 'signature';
+    case 'comment':
+      return `! ${tag.words} `;
+    case 'passage':
+      return `> ${tag.name}`;
+    case 'open':
+      return `${tag.inverted ? '^' : '#'}${tag.path}${printSteps(tag.steps)}`;
+    case 'close':
+      return `/${tag.path}`;
+    case 'open when':
+      return `#when ${printCondition(tag.condition)}`;
+    case 'otherwise':
+      return 'otherwise';
+    case 'close when':
+      return '/when';
+  }
+}
+
+function printBlank({ name, answer, default: preset, steps }: Blank): string {
+  const type = answer && (answer.kind === 'choice' ? `choice of ${answer.of.map(quote).join(' ')}` : answer.kind);
+  const plain = preset !== undefined && /^[^\s|"=}{](?:[^|"}{]*[^\s|"}{])?$/.test(preset);
+  const value = preset === undefined ? '' : ` = ${plain ? preset : quote(preset)}`;
+  return `? ${name}${type ? ` : ${type}` : ''}${value}${printSteps(steps)}`;
+}
+
+export function printSteps(steps: readonly Step[]): string {
+  return steps.map((step) => ` | ${printStep(step)}`).join('');
+}
+
+function printStep(step: Step): string {
+  switch (step.step) {
+    case 'plus':
+    case 'minus':
+      return `${step.step} ${step.amount} ${step.unit}${step.amount === 1 ? '' : 's'}`;
+    case 'plus percent':
+    case 'minus percent':
+      return `${step.step.slice(0, -8)} ${step.percent}%`;
+    case 'share':
+      return `share ${step.percent}%`;
+    case 'next':
+      return `next ${step.day}`;
+    case 'as':
+      return `as ${step.words.map(quote).join(' ')}`;
+    case 'button':
+    case 'or':
+      return `${step.step} ${quote(step.words)}`;
+    case 'width':
+      return `width ${step.pixels}`;
+    case 'where':
+      return `where ${printCondition(step.condition)}`;
+    case 'by':
+      return `by ${step.field}${step.down ? ' down' : ''}`;
+    case 'first':
+    case 'last':
+      return `${step.step} ${step.count}`;
+    case 'sum':
+      return `sum ${step.field}`;
+    default:
+      return step.step;
+  }
+}
+
+export function printCondition({ join, clauses }: Condition): string {
+  return clauses.map(printClause).join(` ${join} `);
+}
+
+function printClause({ path, steps, operator, right }: Clause): string {
+  const left = path + printSteps(steps);
+  if (!operator) return left;
+  return right ? `${left} ${operator} ${printOperand(right)}` : `${left} ${operator}`;
+}
+
+function printOperand(right: Operand): string {
+  switch (right.kind) {
+    case 'text':
+      return quote(right.text);
+    case 'date':
+      return right.iso;
+    case 'yes/no':
+      return right.yes ? 'yes' : 'no';
+    case 'path':
+      return right.path;
+    case 'blank':
+      return `? ${quote(right.name)}`;
+    default:
+      return right.text;
+  }
+}

@@ -1,0 +1,41 @@
+import type { Inline, Line } from '../document';
+import { printTag } from '../tags/printTag';
+import type { Tag } from '../tags/tag';
+
+/**
+ * Writes a line as readLine reads it.
+ * @param write how a tag is written; by default as its text form
+ */
+export function printLine(line: Line, write: (tag: Tag) => string = printTag): string {
+  return line.map((node) => printInline(node, write)).join('');
+}
+
+function printInline(node: Inline, write: (tag: Tag) => string): string {
+  const inside = (nodes: Inline[]) => printLine(nodes, write);
+  switch (node.type) {
+    case 'text':
+      return node.text.replaceAll('{{', '\\{{');
+    case 'break':
+      return ' ';
+    case 'image':
+      return inside(node.description);
+    case 'section':
+      return openingOf(node, write) + inside(node.content) + write({ type: 'close', path: node.path });
+    case 'when': {
+      const other = node.otherwise ? write({ type: 'otherwise' }) + inside(node.otherwise) : '';
+      return openingOf(node, write) + inside(node.content) + other + write({ type: 'close when' });
+    }
+    default:
+      return write(node);
+  }
+}
+
+/** The opening tag of a section or condition. */
+export function openingOf(
+  node: Extract<Inline, { type: 'section' | 'when' }>,
+  write: (tag: Tag) => string,
+): string {
+  if (node.type === 'when') return write({ type: 'open when', condition: node.condition });
+  const { path, steps, inverted } = node;
+  return write({ type: 'open', path, steps, inverted });
+}

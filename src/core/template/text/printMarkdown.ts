@@ -1,0 +1,368 @@
+import type { BlockContent, ListItem as MarkdownItem, Nodes, PhrasingContent, RootContent } from 'mdast';
+import { defaultHandlers, toMarkdown, type Handle, type Join, type State } from 'mdast-util-to-markdown';
+import type { Block, Inline, Line, ListChild, Mark, Structured, Style, Table, TableCell, TableRow, TemplateDocument } from '../document';
+import { markKey, marksOf, withoutMark } from '../marks';
+import { printTag } from '../tags/printTag';
+import { isEscaped } from '../tags/scanTags';
+import type { Tag } from '../tags/tag';
+import { openingOf, printLine } from './printLine';
+import { printAttributes } from './readAttributes';
+
+/** Words in brackets with attributes. */
+interface Span {
+  type: 'span';
+  styles: string[];
+  children: PhrasingContent[];
+}
+
+/** A tag or fence on a line of its own. `side` says where its content lies. */
+interface TagLineOut {
+  type: 'tagLine';
+  value: string;
+  side: 'opens' | 'closes' | 'between' | 'alone';
+}
+
+interface TableOut {
+  type: 'pipeTable';
+  rows: (PhrasingContent[][] | string)[];
+  align: Table['align'];
+}
+
+declare module 'mdast' {
+  interface PhrasingContentMap {
+    span: Span;
+  }
+  interface RootContentMap {
+    span: Span;
+    pipeTable: TableOut;
+  }
+}
+
+const FIRST = 0x100000;
+
+/** Writes a document as the body that readMarkdown reads; reading it again gives the same document. */
+export function printMarkdown(document: TemplateDocument): string {
+  const raw: string[] = [];
+  const hold = (text: string) => {
+    raw.push(text);
+    return String.fromCodePoint(FIRST + raw.length - 1);
+  };
+  const tree = { type: 'root', children: new TreeBuilder(hold).blocks(document.content) } as Nodes;
+  const text = toMarkdown(tree, {
+    bullet: '-',
+    emphasis: '*',
+    listItemIndent: 'one',
+    rule: '-',
+    fences: true,
+    handlers: HANDLERS as Record<string, Handle>,
+    join: [tagLinesStandClose],
+    unsafe: [
+      { character: '{', before: '[\\])]', inConstruct: 'phrasing' },
+      { atBreak: true, character: ':', after: ':' },
+      { character: '|', inConstruct: 'tableCell' },
+      { character: '\n', inConstruct: 'tableCell' },
+      { atBreak: true, character: '|' },
+      { atBreak: true, character: '-', after: '[:|-]' },
+    ],
+  });
+  return text.replace(/[\u{100000}-\u{10FFFD}]/gu, (char, offset: number) => {
+    const written = raw[char.codePointAt(0)! - FIRST] ?? char;
+    return isEscaped(text, offset) ? `\\${written}` : written;
+  });
+}
+
+/** Makes the Markdown tree of a document; tags become placeholders, so that nothing in them is escaped. */
+class TreeBuilder {
+  constructor(private readonly hold: (raw: string) => string) {}
+
+  private readonly tag = (tag: Tag) => this.hold(printTag(tag));
+
+  blocks(blocks: readonly Block[]): RootContent[] {
+    return blocks.flatMap((block) => this.block(block));
+  }
+
+  private block(block: Block): RootContent[] {
+    switch (block.type) {
+      case 'paragraph':
+        return [{ type: 'paragraph', children: this.words(block.content) }];
+      case 'heading':
+        return [{ type: 'heading', depth: block.level as 1, children: this.words(block.content) }];
+      case 'rule':
+        return [{ type: 'thematicBreak' }];
+      case 'quote':
+        return [{ type: 'blockquote', children: this.blocks(block.content) as BlockContent[] }];
+      case 'code':
+        return [{ type: 'code', lang: block.language || null, value: printLine(block.content, this.tag) }];
+      case 'bulletList':
+      case 'orderedList': {
+        const children = block.content.flatMap((child) =>
+          this.structured(child, (one: ListChild) => this.listChild(one, !block.tight)),
+        ) as MarkdownItem[];
+        const ordered = block.type === 'orderedList';
+        return [
+          { type: 'list', ordered, start: ordered ? block.start : null, spread: !block.tight, children },
+        ];
+      }
+      case 'table':
+        return [this.table(block)];
+      case 'styled': {
+        const opening = `::: ${printAttributes({ styles: block.styles }) || '{}'}`;
+        return [
+          this.line(opening, 'opens'),
+          ...this.blocks(block.content),
+          this.line(':::', 'closes'),
+        ];
+      }
+      default:
+        return this.structured(block, (one: Block) => this.block(one));
+    }
+  }
+
+  private listChild(child: ListChild, spread: boolean): RootContent[] {
+    if (child.type !== 'listItem') {
+      return this.structured(child, (one: ListChild) => this.listChild(one, spread));
+    }
+    return [{ type: 'listItem', spread, children: this.blocks(child.content) as BlockContent[] }];
+  }
+
+  /** A section, condition, comment or passage among blocks or list items. */
+  private structured<Child extends { type: string }>(
+    node: Structured<Child>,
+    each: (child: Child) => RootContent[],
+  ): RootContent[] {
+    const all = (children: Structured<Child>[]) => children.flatMap((child) => each(child as Child));
+    if (node.type === 'section') {
+      const section = node as Extract<Block, { type: 'section' }>;
+      return [
+        this.line(openingOf(section as never, this.tag), 'opens'),
+        ...all(section.content as never),
+        this.line(this.tag({ type: 'close', path: section.path }), 'closes'),
+      ];
+    }
+    if (node.type === 'when') {
+      const when = node as Extract<Block, { type: 'when' }>;
+      const other = when.otherwise
+        ? [this.line(this.tag({ type: 'otherwise' }), 'between'), ...all(when.otherwise as never)]
+        : [];
+      return [
+        this.line(openingOf(when as never, this.tag), 'opens'),
+        ...all(when.content as never),
+        ...other,
+        this.line(this.tag({ type: 'close when' }), 'closes'),
+      ];
+    }
+    if (node.type === 'comment' || node.type === 'passage') return [this.line(this.tag(node as Tag), 'alone')];
+    return each(node as Child);
+  }
+
+  private line(value: string, side: TagLineOut['side']): RootContent {
+    return { type: 'tagLine', value, side } as never;
+  }
+
+  private table({ align, header, content }: Table): TableOut {
+    const rows: TableOut['rows'] = [this.cells(header)];
+    const add = (children: readonly Structured<TableRow>[]) => {
+      for (const child of children) {
+        if (child.type === 'tableRow') rows.push(this.cells(child.content));
+        else if (child.type === 'comment') rows.push(this.tag(child));
+        else {
+          rows.push(openingOf(child as never, this.tag));
+          add(child.content);
+          if (child.type === 'section') rows.push(this.tag({ type: 'close', path: child.path }));
+          else {
+            if (child.otherwise) {
+              rows.push(this.tag({ type: 'otherwise' }));
+              add(child.otherwise);
+            }
+            rows.push(this.tag({ type: 'close when' }));
+          }
+        }
+      }
+    };
+    add(content);
+    return { type: 'pipeTable', rows, align };
+  }
+
+  private cells(cells: readonly TableCell[]): PhrasingContent[][] {
+    return cells.map((cell) => this.words(cell.content));
+  }
+
+  /** Wraps runs that share a mark, the longest run outermost. */
+  private words(nodes: readonly Inline[]): PhrasingContent[] {
+    const out: PhrasingContent[] = [];
+    for (let at = 0; at < nodes.length; ) {
+      const { mark, length } = longestRun(nodes, at);
+      if (!mark) {
+        this.unmarked(nodes[at]!, out);
+        at++;
+        continue;
+      }
+      const run = nodes.slice(at, at + length);
+      const bare = run.map((node) => withoutMark(node, markKey(mark)));
+      const children = this.words(bare);
+      const edges = { before: lastChar(nodes[at - 1]), after: firstChar(nodes[at + length]), run: bare };
+      out.push(this.wrap(mark, children, edges));
+      at += length;
+    }
+    return out;
+  }
+
+  private wrap(mark: Mark, children: PhrasingContent[], edges: Edges): PhrasingContent {
+    if (mark.type === 'link') {
+      const url = printLine(mark.address, this.tag);
+      const link: PhrasingContent = { type: 'link', url, title: mark.title ?? null, children };
+      return { ...link, attributes: printAttributes(mark) } as PhrasingContent;
+    }
+    if (mark.type === 'style') return this.span(mark.style, children);
+    if (mark.type === 'code') return { type: 'inlineCode', value: printLine(edges.run as Line, this.tag) };
+    if (!attentionHolds(edges)) return this.span(mark.type, children);
+    return { type: mark.type === 'bold' ? 'strong' : 'emphasis', children };
+  }
+
+  private span(style: Style | 'bold' | 'italic', children: PhrasingContent[]): Span {
+    const [only] = children;
+    if (children.length === 1 && only?.type === 'span') return { ...only, styles: [style, ...only.styles] };
+    return { type: 'span', styles: [style], children };
+  }
+
+  private unmarked(node: Inline, out: PhrasingContent[]): void {
+    switch (node.type) {
+      case 'text':
+        for (const [i, part] of node.text.split('{{').entries()) {
+          if (i > 0) text(out, this.hold('\\{{'));
+          text(out, part);
+        }
+        return;
+      case 'break':
+        out.push({ type: 'break' });
+        return;
+      case 'image': {
+        const link = node.link && printLine(node.link, this.tag);
+        out.push({
+          type: 'image',
+          url: printLine(node.source, this.tag),
+          alt: printLine(node.description, this.tag),
+          attributes: printAttributes({ styles: node.styles, width: node.width, link }),
+        } as PhrasingContent);
+        return;
+      }
+      case 'section':
+        text(out, openingOf(node, this.tag));
+        out.push(...this.words(node.content));
+        text(out, this.tag({ type: 'close', path: node.path }));
+        return;
+      case 'when':
+        text(out, openingOf(node, this.tag));
+        out.push(...this.words(node.content));
+        if (node.otherwise) {
+          text(out, this.tag({ type: 'otherwise' }));
+          out.push(...this.words(node.otherwise));
+        }
+        text(out, this.tag({ type: 'close when' }));
+        return;
+      default:
+        text(out, this.tag(node));
+    }
+  }
+}
+
+interface Edges {
+  before: string;
+  after: string;
+  run: readonly Inline[];
+}
+
+/**
+ * Whether asterisks around a run will be read as emphasis (CommonMark's flanking rules, taken narrowly): nothing
+ * but letters, digits and tags at its inner edges, or space and plain punctuation beside it.
+ */
+function attentionHolds({ before, after, run }: Edges): boolean {
+  const inner = [firstChar(run[0]), lastChar(run.at(-1))];
+  const outer = [before, after];
+  return inner.every((edge, i) => {
+    const beside = outer[i]!;
+    if (/[\s*_]/u.test(edge) || edge === '' || beside === '*') return false;
+    return !/[\p{P}\p{S}]/u.test(edge) || beside === '' || /[\s.,;:!?)("]/u.test(beside);
+  });
+}
+
+/** The first character that will stand in the text; a letter for a tag, `*` beside another mark. */
+function firstChar(node: Inline | undefined): string {
+  if (!node) return '';
+  if (node.type === 'text' && !node.marks?.some((mark) => mark.type !== 'link')) return [...node.text][0] ?? '';
+  return edgeOf(node);
+}
+
+function lastChar(node: Inline | undefined): string {
+  if (!node) return '';
+  if (node.type === 'text' && !node.marks?.some((mark) => mark.type !== 'link')) return [...node.text].at(-1) ?? '';
+  return edgeOf(node);
+}
+
+function edgeOf(node: Inline): string {
+  if (node.type === 'break') return '\n';
+  if (marksOf(node).some((mark) => mark.type === 'bold' || mark.type === 'italic')) return '*';
+  return node.type === 'image' ? ')' : 'x';
+}
+
+function longestRun(nodes: readonly Inline[], at: number): { mark?: Mark; length: number } {
+  let best: { mark?: Mark; length: number } = { length: 0 };
+  for (const mark of marksOf(nodes[at]!)) {
+    const key = markKey(mark);
+    let end = at + 1;
+    while (end < nodes.length && marksOf(nodes[end]!).some((other) => markKey(other) === key)) end++;
+    if (end - at > best.length) best = { mark, length: end - at };
+  }
+  return best;
+}
+
+function text(out: PhrasingContent[], value: string): void {
+  if (!value) return;
+  const last = out.at(-1);
+  if (last?.type === 'text') last.value += value;
+  else out.push({ type: 'text', value });
+}
+
+const HANDLERS = {
+  tagLine: (node: TagLineOut) => node.value,
+  span: (node: Span, _: unknown, state: State, info: Parameters<Handle>[3]) => {
+    const exit = state.enter('label');
+    const words = state.containerPhrasing(node as never, { ...info, before: '[', after: ']' });
+    exit();
+    return `[${words}]{${node.styles.map((style) => `.${style}`).join(' ')}}`;
+  },
+  link: ((node, parent, state, info) =>
+    defaultHandlers.link(node, parent, state, info) + (node.attributes ?? '')) as Handle,
+  image: ((node, parent, state, info) =>
+    defaultHandlers.image(node, parent, state, info) + (node.attributes ?? '')) as Handle,
+  // Tags between the items do not count.
+  listItem: ((node, parent, state, info) => {
+    const items = (parent?.children ?? []).filter((child: Nodes) => child.type === 'listItem');
+    return defaultHandlers.listItem(node, { ...parent, children: items } as never, state, info);
+  }) as Handle,
+  pipeTable: (node: TableOut, _: unknown, state: State, info: Parameters<Handle>[3]) => {
+    const exit = state.enter('tableCell' as never);
+    const [header, ...body] = node.rows.map((row) => {
+      if (typeof row === 'string') return row;
+      const cells = row.map((children) => {
+        const paragraph = { type: 'paragraph', children } as const;
+        const leave = state.enter('phrasing');
+        const words = state.containerPhrasing(paragraph, { ...info, before: ' ', after: ' ' });
+        leave();
+        return words ? ` ${words} ` : ' ';
+      });
+      return `|${cells.join('|')}|`;
+    });
+    exit();
+    const rule = node.align.map((side) => (side === 'center' ? ':-:' : side === 'right' ? '--:' : side === 'left' ? ':--' : '---'));
+    return [header, `|${rule.join('|')}|`, ...body].join('\n');
+  },
+};
+
+/** No blank line between a section's tag and what it holds. */
+const tagLinesStandClose: Join = (left, right) => {
+  const [l, r] = [left, right] as unknown as [TagLineOut, TagLineOut];
+  if (l.type === 'tagLine' && (l.side === 'opens' || l.side === 'between')) return 0;
+  if (r.type === 'tagLine' && (r.side === 'closes' || r.side === 'between')) return 0;
+  return undefined;
+};

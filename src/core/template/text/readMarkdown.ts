@@ -1,0 +1,137 @@
+import type { Nodes, Parents, RootContent, Table as MarkdownTable, List as MarkdownList } from 'mdast';
+import { fromMarkdown } from 'mdast-util-from-markdown';
+import { gfmTableFromMarkdown } from 'mdast-util-gfm-table';
+import { gfmTable } from 'micromark-extension-gfm-table';
+import type { Block, ListItem, Table, TableRow, TemplateDocument } from '../document';
+import type { PlaceFinder, Places, Problem } from '../problem';
+import { mayStandAlone, type StructureTag } from '../tags/tag';
+import { gatherLists } from './gatherLists';
+import { pairTags } from './pairTags';
+import { heldIndex, holdTags } from './placeholders';
+import { readAttributes } from './readAttributes';
+import { WordReader } from './readWords';
+import { tagLineFromMarkdown, tagLineSyntax } from './tagLine';
+
+/** Deeper nesting than this is refused: no letter needs it, and readers of mail choke on it. */
+export const DEEPEST = 200;
+
+/**
+ * Reads a body: CommonMark with tables, whose tags were read first. Raw HTML is text, and so is a line that is
+ * indented by four spaces (letters hold no code by indentation).
+ * @param lines finds the place of an offset in `source`
+ */
+export function readMarkdown(
+  source: string,
+  lines: PlaceFinder,
+  places: Places,
+  problems: Problem[],
+): TemplateDocument {
+  const { text, held, notBlocks } = holdTags(source, lines, places, problems);
+  const tree = fromMarkdown(text, {
+    extensions: [
+      gfmTable(),
+      tagLineSyntax((placeholder) => {
+        const index = heldIndex(placeholder);
+        const one = index === undefined ? undefined : held[index];
+        if (!one || notBlocks.has(index!)) return false;
+        return one.kind === 'fence' || (one.kind === 'tag' && mayStandAlone(one.tag));
+      }),
+      { disable: { null: ['htmlFlow', 'htmlText', 'codeIndented'] } },
+    ],
+    mdastExtensions: [gfmTableFromMarkdown(), tagLineFromMarkdown],
+  });
+  const words = new WordReader(held, lines, places, problems, collectDefinitions(tree));
+  const markers = new WeakMap<object, string>();
+  return { type: 'doc', content: blocks(tree, 0) };
+
+  function blocks(parent: Parents, depth: number): Block[] {
+    if (depth > DEEPEST) {
+      problems.push({ ...lines.place(0), message: `Blocks are nested more than ${DEEPEST} deep.` });
+      return [];
+    }
+    const run = (parent.children as RootContent[]).flatMap((node) => block(node, depth) ?? []);
+    return gatherLists(pairTags(run, places, problems) as Block[], markers);
+  }
+
+  function block(node: RootContent, depth: number): Block | StructureTag | undefined {
+    switch (node.type) {
+      case 'paragraph':
+        return { type: 'paragraph', content: words.read(node.children) };
+      case 'heading':
+        return { type: 'heading', level: node.depth, content: words.read(node.children) };
+      case 'thematicBreak':
+        return { type: 'rule' };
+      case 'blockquote':
+        return { type: 'quote', content: blocks(node, depth + 1) };
+      case 'list':
+        return list(node, depth);
+      case 'table':
+        return table(node);
+      case 'code':
+        return { type: 'code', language: node.lang ?? '', content: words.readVerbatim(node.value) };
+      case 'tagLine':
+        return tagLine(node.value);
+      default:
+        return undefined; // definitions, which their references have used
+    }
+  }
+
+  function list(node: MarkdownList, depth: number): Block {
+    const content = node.children.map(
+      (item): ListItem => ({ type: 'listItem', content: blocks(item, depth + 1) }),
+    );
+    const tight = !node.spread && node.children.every((item) => !item.spread);
+    const made: Block = node.ordered
+      ? { type: 'orderedList', tight, start: node.start ?? 1, content }
+      : { type: 'bulletList', tight, content };
+    const first = text.slice(node.position!.start.offset, node.position!.start.offset! + 12);
+    markers.set(made, node.ordered ? /^\d+(.)/.exec(first)![1]! : first[0]!);
+    return made;
+  }
+
+  function table(node: MarkdownTable): Table {
+    const [header, ...body] = node.children.map((row): TableRow | StructureTag => {
+      const index = heldIndex(text.slice(row.position!.start.offset, row.position!.end.offset).trim() || ' ');
+      const one = index === undefined ? undefined : held[index];
+      // A placeholder without a pipe is a tag alone on its line.
+      if (one?.kind === 'tag' && notBlocks.has(index!)) return one.tag as StructureTag;
+      return {
+        type: 'tableRow',
+        content: row.children.map((cell) => ({ type: 'tableCell', content: words.read(cell.children) })),
+      };
+    });
+    return {
+      type: 'table',
+      align: (node.align ?? []).map((side) => side ?? null),
+      header: (header as TableRow).content,
+      content: pairTags(body, places, problems),
+    };
+  }
+
+  function tagLine(placeholder: string): Block | StructureTag {
+    const one = held[heldIndex(placeholder)!]!;
+    if (one.kind === 'tag') return one.tag as Block;
+    const fence = one as Extract<typeof one, { kind: 'fence' }>;
+    const tag: StructureTag = fence.attributes
+      ? { type: 'open block', styles: [] }
+      : { type: 'close block' };
+    places.set(tag, lines.place(fence.at));
+    if (fence.attributes) {
+      const attributes = readAttributes(fence.attributes, 'block');
+      if (Array.isArray(attributes)) {
+        problems.push(...attributes.map((message) => ({ ...lines.place(fence.at), message })));
+      } else if (tag.type === 'open block') tag.styles = attributes.styles;
+    }
+    return tag;
+  }
+}
+
+function collectDefinitions(tree: Nodes): Map<string, string> {
+  const definitions = new Map<string, string>();
+  const visit = (node: Nodes) => {
+    if (node.type === 'definition' && !definitions.has(node.identifier)) definitions.set(node.identifier, node.url);
+    if ('children' in node) for (const child of node.children) visit(child);
+  };
+  visit(tree);
+  return definitions;
+}

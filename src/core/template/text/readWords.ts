@@ -1,0 +1,213 @@
+import type { Image as MarkdownImage, Link as MarkdownLink, PhrasingContent } from 'mdast';
+import type { Break, Image, Inline, Line, Mark, Text } from '../document';
+import { sortMarks } from '../marks';
+import type { PlaceFinder, Places, Problem } from '../problem';
+import { isStructure, type StructureTag } from '../tags/tag';
+import { pairTags } from './pairTags';
+import { heldIndex, PLACEHOLDER, type Held } from './placeholders';
+import { readAttributes, type Attributes } from './readAttributes';
+
+/** A run of words before brackets and attributes have found each other. */
+type Piece =
+  | { kind: 'words'; text: string }
+  | { kind: 'held'; held: Held }
+  | { kind: 'node'; node: Exclude<PhrasingContent, { type: 'text' }>; attributes?: Attributes }
+  | { kind: 'span'; attributes: Attributes; pieces: Piece[] };
+
+/** Turns Markdown's phrasing content into inline words with marks, the placeholders into their tags. */
+export class WordReader {
+  constructor(
+    private readonly held: readonly Held[],
+    private readonly lines: PlaceFinder,
+    private readonly places: Places,
+    private readonly problems: Problem[],
+    private readonly definitions: ReadonlyMap<string, string>,
+  ) {}
+
+  read(nodes: readonly PhrasingContent[], marks: readonly Mark[] = []): Inline[] {
+    return this.inline(this.pieces(nodes), marks);
+  }
+
+  /** Words in which Markdown means nothing: fields are filled, all else stands as written. */
+  readVerbatim(text: string, marks: readonly Mark[] = []): Line {
+    const run: (Inline | StructureTag)[] = [];
+    for (const part of text.split(/([\u{100000}-\u{10FFFD}])/u)) {
+      const one = this.heldBy(part);
+      if (one?.kind === 'tag') run.push(isStructure(one.tag) ? one.tag : marked(one.tag, marks));
+      else appendText(run, one ? one.raw : part, marks);
+    }
+    return pairTags(run, this.places, this.problems);
+  }
+
+  private pieces(nodes: readonly PhrasingContent[]): Piece[] {
+    const pieces: Piece[] = [];
+    for (const node of nodes) {
+      if (node.type !== 'text') {
+        pieces.push({ kind: 'node', node });
+        continue;
+      }
+      for (const part of node.value.split(/([\u{100000}-\u{10FFFD}])/u)) {
+        const held = this.heldBy(part);
+        if (held?.kind === 'attributes') this.attach(held, pieces);
+        else if (held) pieces.push({ kind: 'held', held });
+        else if (part) pieces.push({ kind: 'words', text: part });
+      }
+    }
+    return pieces;
+  }
+
+  /** Gives attributes to the link or image before them, or to the words in brackets before them. */
+  private attach(held: Extract<Held, { kind: 'attributes' }>, pieces: Piece[]): void {
+    const last = pieces.at(-1);
+    const node = last?.kind === 'node' ? last.node.type : undefined;
+    const open = last?.kind === 'words' && last.text.endsWith(']') ? openingBracket(pieces) : undefined;
+    if (node !== 'link' && node !== 'image' && !open) {
+      pieces.push({ kind: 'words', text: held.raw });
+      return;
+    }
+    const attributes = readAttributes(held.raw, node === 'link' || node === 'image' ? node : 'words');
+    if (Array.isArray(attributes)) {
+      const place = this.lines.place(held.at);
+      this.problems.push(...attributes.map((message) => ({ ...place, message })));
+    } else if (last?.kind === 'node') last.attributes = attributes;
+    else if (open) {
+      const inside = cutFrom(pieces, open);
+      pieces.push({ kind: 'span', attributes, pieces: inside });
+    }
+  }
+
+  private inline(pieces: readonly Piece[], marks: readonly Mark[]): Inline[] {
+    const run: (Inline | StructureTag)[] = [];
+    for (const piece of pieces) {
+      if (piece.kind === 'words') appendText(run, piece.text, marks);
+      else if (piece.kind === 'held') {
+        const { held } = piece;
+        if (held.kind === 'tag') run.push(isStructure(held.tag) ? held.tag : marked(held.tag, marks));
+        else appendText(run, held.kind === 'literal' ? held.text : held.raw, marks);
+      } else if (piece.kind === 'span') {
+        const styles = [
+          ...piece.attributes.styles.map((style): Mark => ({ type: 'style', style })),
+          ...piece.attributes.weights.map((type): Mark => ({ type })),
+        ];
+        append(run, this.inline(piece.pieces, [...marks, ...styles]));
+      } else append(run, this.node(piece.node, piece.attributes, marks));
+    }
+    return pairTags(run, this.places, this.problems);
+  }
+
+  private node(
+    node: Exclude<PhrasingContent, { type: 'text' }>,
+    attributes: Attributes | undefined,
+    marks: readonly Mark[],
+  ): Inline[] {
+    switch (node.type) {
+      case 'emphasis':
+        return this.read(node.children, [...marks, { type: 'italic' }]);
+      case 'strong':
+        return this.read(node.children, [...marks, { type: 'bold' }]);
+      case 'inlineCode':
+        return this.readVerbatim(node.value, [...marks, { type: 'code' }]);
+      case 'break':
+        return [marked<Break>({ type: 'break' }, marks)];
+      case 'link':
+        return this.link(node, attributes, marks);
+      case 'linkReference':
+        return this.link({ ...node, type: 'link', url: this.definitions.get(node.identifier) ?? '' }, attributes, marks);
+      case 'image':
+        return [this.image(node, attributes, marks)];
+      case 'imageReference': {
+        const url = this.definitions.get(node.identifier) ?? '';
+        return [this.image({ type: 'image', url, alt: node.alt }, attributes, marks)];
+      }
+      default:
+        return [];
+    }
+  }
+
+  private link(node: MarkdownLink, attributes: Attributes | undefined, marks: readonly Mark[]): Inline[] {
+    const mark: Mark = {
+      type: 'link',
+      address: this.readVerbatim(node.url),
+      ...(node.title ? { title: this.raw(node.title) } : {}),
+      button: attributes?.button ?? false,
+      styles: attributes?.styles ?? [],
+    };
+    return this.read(node.children, [...marks, mark]);
+  }
+
+  private image(
+    node: Pick<MarkdownImage, 'type' | 'url' | 'alt'>,
+    attributes: Attributes | undefined,
+    marks: readonly Mark[],
+  ): Image {
+    return marked<Image>(
+      {
+        type: 'image',
+        source: this.readVerbatim(node.url),
+        description: this.readVerbatim(node.alt ?? ''),
+        ...(attributes?.width === undefined ? {} : { width: attributes.width }),
+        ...(attributes?.link === undefined ? {} : { link: this.readVerbatim(attributes.link) }),
+        ...(attributes?.styles.length ? { styles: attributes.styles } : {}),
+      },
+      marks,
+    );
+  }
+
+  private heldBy(part: string): Held | undefined {
+    const index = part ? heldIndex(part) : undefined;
+    return index === undefined ? undefined : this.held[index];
+  }
+
+  private raw(text: string): string {
+    return text.replace(new RegExp(PLACEHOLDER, 'gu'), (char) => this.heldBy(char)?.raw ?? char);
+  }
+}
+
+interface Opening {
+  piece: number;
+  offset: number;
+}
+
+/** The bracket that the one at the very end closes. */
+function openingBracket(pieces: readonly Piece[]): Opening | undefined {
+  let depth = 0;
+  for (let i = pieces.length - 1; i >= 0; i--) {
+    const piece = pieces[i]!;
+    if (piece.kind !== 'words') continue;
+    for (let offset = piece.text.length - 1; offset >= 0; offset--) {
+      if (piece.text[offset] === ']') depth++;
+      else if (piece.text[offset] === '[' && --depth === 0) return { piece: i, offset };
+    }
+  }
+  return undefined;
+}
+
+/** Takes what stands between the opening bracket and the last one out of the run, without the brackets. */
+function cutFrom(pieces: Piece[], { piece, offset }: Opening): Piece[] {
+  const inside = pieces.splice(piece);
+  const first = inside[0] as Extract<Piece, { kind: 'words' }>;
+  if (offset > 0) pieces.push({ kind: 'words', text: first.text.slice(0, offset) });
+  inside[0] = { kind: 'words', text: first.text.slice(offset + 1) };
+  const last = inside.at(-1) as Extract<Piece, { kind: 'words' }>;
+  inside[inside.length - 1] = { kind: 'words', text: last.text.slice(0, -1) };
+  return inside.filter((one) => one.kind !== 'words' || one.text !== '');
+}
+
+function marked<T extends Inline>(node: T, marks: readonly Mark[]): T {
+  if (marks.length) (node as { marks?: Mark[] }).marks = sortMarks(marks);
+  return node;
+}
+
+function append(run: (Inline | StructureTag)[], nodes: readonly Inline[]): void {
+  for (const node of nodes) {
+    if (node.type === 'text') appendText(run, node.text, node.marks ?? []);
+    else run.push(node);
+  }
+}
+
+function appendText(run: (Inline | StructureTag)[], text: string, marks: readonly Mark[]): void {
+  if (!text) return;
+  const last = run.at(-1);
+  if (last?.type === 'text' && JSON.stringify(last.marks ?? []) === JSON.stringify(sortMarks(marks))) last.text += text;
+  else run.push(marked<Text>({ type: 'text', text }, marks));
+}
