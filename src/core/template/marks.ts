@@ -38,3 +38,15 @@ export function withoutMark<T extends Inline>(node: T, key: string): T {
   if (node.type === 'comment' || !('marks' in node) || !node.marks) return node;
   return { ...node, marks: node.marks.filter((mark) => markKey(mark) !== key) };
 }
+
+/** The mark of the node at `at` that the most nodes after it share, and how many nodes that makes. */
+export function longestRun(nodes: readonly Inline[], at: number): { mark?: Mark; length: number } {
+  let best: { mark?: Mark; length: number } = { length: 0 };
+  for (const mark of marksOf(nodes[at]!)) {
+    const key = markKey(mark);
+    let end = at + 1;
+    while (end < nodes.length && marksOf(nodes[end]!).some((other) => markKey(other) === key)) end++;
+    if (end - at > best.length) best = { mark, length: end - at };
+  }
+  return best;
+}

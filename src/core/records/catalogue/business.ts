@@ -5,11 +5,11 @@ const text = scalar('text');
 const phone = scalar('phone');
 
 export const BUSINESS = stored(
-  ['name', 'business name', 'What clients call the business', text],
+  ['name', 'name', 'What clients call the business', text],
   ['legal_name', 'legal name', 'The name that stands in contracts', text],
-  ['address', 'business address', 'Where the business is', scalar('address')],
-  ['phone', 'business phone', 'The number of the office', phone],
-  ['email', 'business email', 'The address of the office', text],
+  ['address', 'address', 'Where the business is', scalar('address')],
+  ['phone', 'phone', 'The number of the office', phone],
+  ['email', 'email', 'The address of the office', text],
   ['website', 'website', 'The business’s site', scalar('link')],
   ['logo', 'logo', 'The picture at the head of a letter', scalar('image')],
   ['payment_details', 'payment details', 'How to pay: bank, sort code, account', scalar('long text')],

@@ -10,6 +10,8 @@ import { sumLine } from './invoiceSums';
 /** What a derivation may ask besides the record itself. */
 export interface Deriving {
   book: RecordBook;
+  /** everyone the letter goes to */
+  recipients: readonly Named[];
   /** joins names as the language of the letter does: "Ada and Tom" */
   and: (names: string[]) => string;
 }
@@ -30,7 +32,13 @@ const ofInvoice =
 /** One entry for each field that the catalogue calls derived; a test holds the two together. */
 export const DERIVATIONS: Readonly<Partial<Record<RecordKind, Readonly<Record<string, Derivation>>>>> = {
   contact: greeted,
-  recipient: greeted,
+  recipient: {
+    ...greeted,
+    greeting_name: (_: Named, { recipients, and }: Deriving) =>
+      and(recipients.flatMap((one) => greetingName(one, and) ?? [])) || undefined,
+  },
+  // The whole name is stored, but may be left to the parts.
+  member: { full_name: greeted.full_name },
   client: {
     ...greeted,
     outstanding: (client: ClientData, { book }) => book.outstanding(book.ofClient(client).invoices),

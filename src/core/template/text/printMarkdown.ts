@@ -1,7 +1,7 @@
 import type { BlockContent, ListItem as MarkdownItem, Nodes, PhrasingContent, RootContent } from 'mdast';
 import { defaultHandlers, toMarkdown, type Handle, type Join, type State } from 'mdast-util-to-markdown';
 import type { Block, Inline, Line, ListChild, Mark, Structured, Style, Table, TableCell, TableRow, TemplateDocument } from '../document';
-import { markKey, marksOf, withoutMark } from '../marks';
+import { longestRun, markKey, marksOf, withoutMark } from '../marks';
 import { printTag } from '../tags/printTag';
 import { isEscaped } from '../tags/scanTags';
 import type { Tag } from '../tags/tag';
@@ -303,17 +303,6 @@ function edgeOf(node: Inline): string {
   if (node.type === 'break') return '\n';
   if (marksOf(node).some((mark) => mark.type === 'bold' || mark.type === 'italic')) return '*';
   return node.type === 'image' ? ')' : 'x';
-}
-
-function longestRun(nodes: readonly Inline[], at: number): { mark?: Mark; length: number } {
-  let best: { mark?: Mark; length: number } = { length: 0 };
-  for (const mark of marksOf(nodes[at]!)) {
-    const key = markKey(mark);
-    let end = at + 1;
-    while (end < nodes.length && marksOf(nodes[end]!).some((other) => markKey(other) === key)) end++;
-    if (end - at > best.length) best = { mark, length: end - at };
-  }
-  return best;
 }
 
 function text(out: PhrasingContent[], value: string): void {

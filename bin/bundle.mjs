@@ -1,0 +1,74 @@
+// Node does not run TypeScript: an entry point is bundled once and again when a source changed.
+import { mkdir, readdir, rename, stat } from 'node:fs/promises';
+import path from 'node:path';
+import { fileURLToPath, pathToFileURL } from 'node:url';
+
+export const ROOT = path.dirname(path.dirname(fileURLToPath(import.meta.url)));
+const CACHE = path.join(ROOT, 'node_modules', '.cache', 'fair-quill');
+
+/**
+ * Bundles an entry point unless its bundle is newer than every source. Packages named in `external` are loaded
+ * from node_modules, by default all of them.
+ * @returns the bundle's path
+ */
+export async function bundle(entry, external) {
+  const folder = path.join(CACHE, path.basename(entry, '.ts'));
+  const file = path.join(folder, `${path.basename(entry, '.ts')}.mjs`);
+  const [built, newest] = await Promise.all([modified(file), newestSource()]);
+  if (built > newest) return file;
+  const { build } = await import('esbuild');
+  const fresh = `${folder}-${process.pid}`;
+  await mkdir(CACHE, { recursive: true });
+  await build({
+    entryPoints: [path.join(ROOT, 'bin', entry)],
+    outdir: fresh,
+    outExtension: { '.js': '.mjs' },
+    bundle: true,
+    mainFields: ['module', 'main'],
+    splitting: true,
+    platform: 'node',
+    target: 'node20',
+    format: 'esm',
+    logLevel: 'warning',
+    ...(external ? { external } : { packages: 'external' }),
+    // Packages in CommonJS ask for these.
+    banner: {
+      js: "import { createRequire } from 'node:module'; const require = createRequire(import.meta.url);",
+    },
+  });
+  // Whole or not at all, also when two start at once.
+  await mkdir(folder, { recursive: true });
+  for (const name of await readdir(fresh)) await rename(path.join(fresh, name), path.join(folder, name));
+  return file;
+}
+
+/** Bundles and runs an entry point in this process. */
+export async function run(entry, external) {
+  let file;
+  try {
+    file = await bundle(entry, external);
+  } catch (error) {
+    if (error.code !== 'ERR_MODULE_NOT_FOUND') throw error;
+    console.error('The packages are not installed yet. Run “npm start” or “npm ci” first.');
+    process.exit(2);
+  }
+  await import(pathToFileURL(file).href);
+}
+
+async function modified(file) {
+  return (await stat(file).catch(() => ({ mtimeMs: 0 }))).mtimeMs;
+}
+
+async function newestSource() {
+  const folders = [path.join(ROOT, 'src'), path.join(ROOT, 'bin'), path.join(ROOT, 'stand-ins')];
+  let newest = await modified(path.join(ROOT, 'package-lock.json'));
+  while (folders.length) {
+    const folder = folders.pop();
+    for (const entry of await readdir(folder, { withFileTypes: true }).catch(() => [])) {
+      const place = path.join(folder, entry.name);
+      if (entry.isDirectory()) folders.push(place);
+      else if (/\.(?:ts|mjs|json)$/.test(entry.name)) newest = Math.max(newest, await modified(place));
+    }
+  }
+  return newest;
+}

@@ -1,0 +1,146 @@
+import { readFile } from 'node:fs/promises';
+import { readAnswer } from '../../src/core/fill/blanks';
+import { compileTemplate, type CompiledTemplate } from '../../src/core/fill/compileTemplate';
+import type { Filled } from '../../src/core/fill/filled';
+import { fillTemplate } from '../../src/core/fill/fillTemplate';
+import { proof } from '../../src/core/proof/proof';
+import { SCHEMA_DEFAULTS } from '../../src/core/records/defaults';
+import { readRecords } from '../../src/core/records/read/readRecords';
+import { RecordBook } from '../../src/core/records/recordBook';
+import { schemaOf } from '../../src/core/records/schema';
+import type { RecordsFile } from '../../src/core/records/recordsFile';
+import type { Recipient } from '../../src/core/records/which/chooseRecipient';
+import { situationFrom, type Situation } from '../../src/core/records/which/situation';
+import { didYouMean } from '../../src/core/template/nearest';
+import { inWords, type Problem } from '../../src/core/template/problem';
+import { readTemplate } from '../../src/core/template/text/readTemplate';
+import { readArguments, USAGE, type FillArguments } from './arguments';
+import { readPassages } from './readPassages';
+
+export interface Streams {
+  out: (text: string) => void;
+  err: (text: string) => void;
+}
+
+/** What keeps the command from filling, said to the person who typed it. */
+class Unusable extends Error {
+  constructor(readonly lines: string[]) {
+    super(lines.join('\n'));
+  }
+}
+
+/** The `fill` command. Gives its exit code: 0 filled, 3 filled with holes, 2 unusable (text-form.md). */
+export async function runFill(argv: string[], { out, err }: Streams): Promise<number> {
+  try {
+    const given = readArguments(argv);
+    if (Array.isArray(given)) throw new Unusable([...given.map((line) => `fill: ${line}`), USAGE]);
+    const { compiled, records } = await readEverything(given);
+    const situation = situate(given, compiled, records);
+    const filled = fillTemplate(compiled, situation, answersOf(given, compiled, records));
+    out(await written(filled, situation, given));
+    for (const { file, line, column, reason } of filled.holes) err(`${file}:${line}:${column}: ${reason}\n`);
+    return filled.holes.length ? 3 : 0;
+  } catch (error) {
+    if (!(error instanceof Unusable)) throw error;
+    err(`${error.lines.join('\n')}\n`);
+    return 2;
+  }
+}
+
+async function readEverything(given: FillArguments): Promise<{ compiled: CompiledTemplate; records: RecordsFile }> {
+  const [template, records] = await Promise.all([readText(given.template), readText(given.records)]);
+  const problems: Problem[] = [];
+  const reading = readTemplate(template, given.template);
+  const read = readRecords(records, given.records);
+  const passages = given.passages ? await readPassages(given.passages, problems).catch(cannotRead(given.passages)) : new Map();
+  problems.unshift(...reading.problems, ...read.problems);
+  if (!reading.value || !read.value || problems.length) throw new Unusable(problems.map(inWords));
+  const { business } = read.value;
+  const { compiled, problems: judged } = compileTemplate(reading.value, {
+    schema: schemaOf(read.value),
+    passages,
+    currency: business.currency ?? SCHEMA_DEFAULTS.currency,
+    places: reading.places,
+    file: given.template,
+  });
+  if (!compiled) throw new Unusable(judged.map(inWords));
+  return { compiled, records: read.value };
+}
+
+function situate({ from, now, member, to, template }: FillArguments, { head }: CompiledTemplate, records: RecordsFile): Situation {
+  if (head.startsFrom !== from.kind) {
+    throw new Unusable([`${template}:1:1: “${head.name}” starts from ${head.startsFrom}, and --from names ${from.kind}:${from.key}.`]);
+  }
+  const book = new RecordBook(records, now);
+  const members = [...book.members.keys()];
+  const sender = member === undefined ? book.members.values().next().value : book.members.get(member);
+  if (!sender && member !== undefined) throw new Unusable([`fill: There is no member “${member}”.${didYouMean(member, members)}`]);
+  const wishes = { sender: sender ?? { key: '' } };
+  const situation = situationFrom(book, from, wishes);
+  if (!situation) {
+    const keys = book[`${from.kind === 'enquiry' ? 'enquirie' : from.kind}s`].keys();
+    throw new Unusable([`fill: There is no ${from.kind} “${from.key}”.${didYouMean(from.key, keys, `${from.kind}:`)}`]);
+  }
+  if (to.length === 0) return situation;
+  return situationFrom(book, from, { ...wishes, recipients: to.map((key) => recipient(key, situation, book)) })!;
+}
+
+/** A contact of the client, the client itself, or a partner or member as `partner:KEY`. */
+function recipient(key: string, situation: Situation, book: RecordBook): Recipient {
+  const client = situation.client?.record;
+  const contact = client?.contacts?.find((one) => one.key === key);
+  if (contact) return { kind: 'contact', data: contact };
+  if (client && client.key === key) return { kind: 'client', data: client };
+  const [kind, rest = ''] = key.split(/:(.*)/s);
+  const other = kind === 'partner' ? book.partners.get(rest) : kind === 'member' ? book.members.get(rest) : undefined;
+  if (other) return { kind: kind as 'partner' | 'member', data: other };
+  const keys = (client?.contacts ?? []).map((one) => one.key);
+  const whom = client?.name ?? client?.key ?? 'this client';
+  throw new Unusable([`fill: ${whom} has no contact “${key}”.${didYouMean(key, keys) || (keys.length ? ` There are ${keys.join(', ')}.` : '')}`]);
+}
+
+function answersOf({ answers }: FillArguments, { blanks }: CompiledTemplate, { business }: RecordsFile): Map<string, unknown> {
+  const read = new Map<string, unknown>();
+  const wrong: string[] = [];
+  for (const [name, answer] of answers) {
+    const blank = blanks.get(name);
+    if (!blank) {
+      wrong.push(`fill: The template has no blank “${name}”.${didYouMean(name, blanks.keys())}`);
+      continue;
+    }
+    const value = readAnswer(answer, blank.answer, business.currency ?? SCHEMA_DEFAULTS.currency);
+    if ('value' in value) read.set(name, value.value);
+    else wrong.push(`fill: The answer to “${name}” is ${value.expected}, not “${answer}”.`);
+  }
+  if (wrong.length) throw new Unusable(wrong);
+  return read;
+}
+
+async function written(filled: Filled, situation: Situation, { as, now }: FillArguments): Promise<string> {
+  switch (as) {
+    case 'text':
+      return filled.text;
+    case 'html':
+      return `${filled.html}\n`;
+    case 'eml': {
+      // Only this form needs the composer, and the others start faster without.
+      const { composeLetter } = await import('../../src/server/composeLetter');
+      return composeLetter(filled, situation, { date: new Date(now) });
+    }
+    case 'json': {
+      const { subject, to, text, html, notes, holes } = filled;
+      return `${JSON.stringify({ subject, to, text, html, notes, holes, proof: proof(filled, situation) }, null, 2)}\n`;
+    }
+  }
+}
+
+function readText(file: string): Promise<string> {
+  return readFile(file, 'utf8').catch(cannotRead(file));
+}
+
+function cannotRead(file: string): (error: NodeJS.ErrnoException) => never {
+  return (error) => {
+    const why = error.code === 'ENOENT' ? 'There is no such file or folder.' : `It cannot be read (${error.code}).`;
+    throw new Unusable([`${file}:1:1: ${why}`]);
+  };
+}

@@ -1,0 +1,55 @@
+import { readDay } from '../dates/civil';
+import { readAmount } from '../money/currency';
+import { scalar, type FieldType } from '../records/fieldType';
+import type { BlankType, Blank } from '../template/document';
+
+/** A blank as its definition says, the same wherever it is used. */
+export interface BlankDefinition {
+  name: string;
+  answer: BlankType;
+  /** the default, read by its type */
+  preset?: unknown;
+}
+
+export function typeOfBlank({ kind }: BlankType): FieldType {
+  return scalar(kind === 'choice' ? 'text' : kind);
+}
+
+/** Whether a blank's tag says what it is, not only that its answer stands here too. */
+export function isDefinition(blank: Blank): boolean {
+  return blank.answer !== undefined || blank.default !== undefined;
+}
+
+/** A definition as one comparable text: two tags that say the same define one blank. */
+export function definitionKey({ answer, default: preset }: Blank): string {
+  return JSON.stringify([answer ?? { kind: 'text' }, preset ?? null]);
+}
+
+/** Reads an answer as its type; a message says what was expected when it does not fit. */
+export function readAnswer(
+  text: string,
+  type: BlankType,
+  currency: string,
+): { value: unknown } | { expected: string } {
+  const trimmed = text.trim();
+  switch (type.kind) {
+    case 'text':
+      return { value: trimmed.replace(/\s*\n\s*/g, ' ') };
+    case 'long text':
+      return { value: trimmed.replace(/\r\n?/g, '\n') };
+    case 'number':
+      return /^-?\d+(?:\.\d+)?$/.test(trimmed) ? { value: Number(trimmed) } : { expected: 'a number, as 3 or 2.5' };
+    case 'money': {
+      const value = readAmount(trimmed, currency);
+      return value === undefined ? { expected: 'a sum, as 65 or 65.00' } : { value };
+    }
+    case 'date': {
+      const value = readDay(trimmed);
+      return value === undefined ? { expected: 'a date, as 2026-03-31' } : { value };
+    }
+    case 'yes/no':
+      return trimmed === 'yes' || trimmed === 'no' ? { value: trimmed === 'yes' } : { expected: 'yes or no' };
+    case 'choice':
+      return type.of.includes(trimmed) ? { value: trimmed } : { expected: `one of ${type.of.join(', ')}` };
+  }
+}

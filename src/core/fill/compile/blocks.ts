@@ -1,0 +1,98 @@
+import type { Block, ListChild, Structured, Table, TableCell, TableRow } from '../../template/document';
+import type { Scope } from '../paths/scope';
+import type { Piece } from '../run';
+import { compileSection, compileWhen, enterPassage, sequence } from './structure';
+import { compileWords } from './words';
+
+export function compileBlocks(blocks: readonly Block[], scope: Scope): Piece {
+  return sequence(blocks.map((block) => compileBlock(block, scope)));
+}
+
+function compileBlock(block: Block, scope: Scope): Piece {
+  switch (block.type) {
+    case 'paragraph': {
+      const words = compileWords(block.content, scope);
+      return (run) => run.page.paragraph(() => words(run));
+    }
+    case 'heading': {
+      const words = compileWords(block.content, scope);
+      return (run) => run.page.heading(block.level, () => words(run));
+    }
+    case 'rule':
+      return (run) => run.page.rule();
+    case 'quote': {
+      const inner = compileBlocks(block.content, scope);
+      return (run) => run.page.quote(() => inner(run));
+    }
+    case 'bulletList':
+    case 'orderedList': {
+      const ordered = block.type === 'orderedList';
+      const look = { ordered, start: ordered ? block.start : 1, tight: block.tight };
+      const items = compileItems(block.content, scope);
+      return (run) => run.page.list(look, () => items(run));
+    }
+    case 'table':
+      return compileTable(block, scope);
+    case 'code': {
+      const words = compileWords(block.content, scope);
+      return (run) => run.page.code(() => words(run));
+    }
+    case 'styled': {
+      const inner = compileBlocks(block.content, scope);
+      return (run) => run.page.styled(block.styles, () => inner(run));
+    }
+    case 'section':
+      return compileSection(block, scope, compileBlocks);
+    case 'when':
+      return compileWhen(block, scope, compileBlocks);
+    case 'passage': {
+      const entered = enterPassage(block, scope);
+      return entered ? compileBlocks(entered.used.passage.document.content, entered.scope) : () => {};
+    }
+    case 'comment':
+      return () => {};
+  }
+}
+
+function compileItems(children: readonly ListChild[], scope: Scope): Piece {
+  return sequence(
+    children.map((child): Piece => {
+      if (child.type === 'section') return compileSection(child, scope, compileItems);
+      if (child.type === 'when') return compileWhen(child, scope, compileItems);
+      if (child.type === 'comment') return () => {};
+      const inner = compileBlocks(child.content, scope);
+      return (run) => run.page.item(() => inner(run));
+    }),
+  );
+}
+
+function compileTable({ align, header, content }: Table, scope: Scope): Piece {
+  const head = compileCells(header, scope);
+  const rows = compileRows(content, scope);
+  return (run) =>
+    run.page.table(align, () => {
+      run.page.row(true, () => head(run));
+      rows(run);
+    });
+}
+
+function compileRows(rows: readonly Structured<TableRow>[], scope: Scope): Piece {
+  return sequence(
+    rows.map((row): Piece => {
+      if (row.type === 'section') return compileSection(row, scope, compileRows);
+      if (row.type === 'when') return compileWhen(row, scope, compileRows);
+      if (row.type === 'comment') return () => {};
+      const cells = compileCells(row.content, scope);
+      return (run) => run.page.row(false, () => cells(run));
+    }),
+  );
+}
+
+function compileCells(cells: readonly TableCell[], scope: Scope): Piece {
+  return sequence(
+    cells.map(({ content }): Piece => {
+      const words = compileWords(content, scope);
+      return (run) => run.page.cell(() => words(run));
+    }),
+  );
+}

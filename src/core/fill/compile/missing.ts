@@ -1,0 +1,48 @@
+import type { RecordKind } from '../../records/recordKind';
+import type { ResolvedPath } from '../paths/resolvePath';
+import type { Scope } from '../paths/scope';
+import type { Hole } from '../filled';
+import type { Run } from '../run';
+import { textOfItem } from '../show';
+
+/** A field's label for its hole: the path with spaces, without "custom". */
+function holeLabel(path: string): string {
+  return path
+    .split('.')
+    .filter((name) => name !== 'custom')
+    .join(' ')
+    .replaceAll('_', ' ')
+    .trim();
+}
+
+/** What is missing where a field has no value: the fact of a record, or the record itself. */
+export function missingFact(path: ResolvedPath, run: Run): Pick<Hole, 'path' | 'label' | 'reason'> {
+  const label = holeLabel(path.path);
+  const owner = path.owner(run);
+  if (!owner) return { path: path.path, label, reason: `There is no ${path.root.replaceAll('_', ' ')} to take it from.` };
+  const name = textOfItem({ kind: 'record', record: owner.kind })(owner.data as never, run);
+  const kind = owner.kind === 'recipient' ? recipientKind(run) : owner.kind;
+  const who = owner.kind === 'business' ? 'The business' : name === owner.kind ? `This ${kind}` : `The ${kind} ${name}`;
+  return { path: path.path, label, reason: `${who} has no ${path.label}.` };
+}
+
+const KEYLESS = new Set<RecordKind>(['line', 'payment', 'instalment']);
+
+/** The record that a field's fact belongs to, as `invoice:K-101`; a line stands for its invoice. */
+export function ownerReference(path: ResolvedPath, scope: Scope): (run: Run) => { record?: string } {
+  const outer = scope.frames.findLastIndex((type) => type.kind === 'record' && !KEYLESS.has(type.record));
+  const outerKind = outer < 0 ? 'invoice' : (scope.frames[outer] as { record: RecordKind }).record;
+  return (run) => {
+    const owner = path.owner(run);
+    if (!owner) return {};
+    if (owner.kind === 'business') return { record: 'business' };
+    if (owner.kind === 'recipient') return { record: `${recipientKind(run)}:${owner.data.key}` };
+    if (owner.data.key !== undefined) return { record: `${owner.kind}:${owner.data.key}` };
+    const around = outer < 0 ? run.situation.invoice?.record : (run.frames[outer]?.value as { key?: string });
+    return around?.key === undefined ? {} : { record: `${outerKind}:${around.key}` };
+  };
+}
+
+function recipientKind(run: Run): RecordKind {
+  return run.situation.recipients[0]?.record.kind ?? 'recipient';
+}

@@ -1,0 +1,94 @@
+import type { Comment, PassageUse, Section, When } from '../../template/document';
+import { didYouMean } from '../../template/nearest';
+import { resolvePath } from '../paths/resolvePath';
+import { report, within, type ReadPassage, type Scope } from '../paths/scope';
+import type { Piece, Run } from '../run';
+import { compileSteps } from '../steps/compileSteps';
+import { isMissing } from '../values';
+import { compileCondition } from './condition';
+
+/** Compiles the children of a structure, whatever they are. */
+export type CompileAll<Child> = (children: readonly Child[], scope: Scope) => Piece;
+
+const NOTHING: Piece = () => {};
+
+/** Pieces one after another as one. */
+export function sequence(pieces: readonly Piece[]): Piece {
+  if (pieces.length === 0) return NOTHING;
+  if (pieces.length === 1) return pieces[0]!;
+  return (run) => {
+    for (const piece of pieces) piece(run);
+  };
+}
+
+export function compileSection<Child>(node: Section<Child>, scope: Scope, all: CompileAll<Child>): Piece {
+  const path = resolvePath(node.path, scope);
+  if (typeof path === 'string') {
+    report(scope, node, path);
+    return NOTHING;
+  }
+  const steps = compileSteps(node.steps, path.type, scope);
+  if (typeof steps === 'string') {
+    report(scope, node, steps);
+    return NOTHING;
+  }
+  const { type } = steps;
+  const valueOf = (run: Run) => steps.apply(path.read(run), run) ?? steps.fallback;
+  if (node.inverted) {
+    const inner = all(node.content, scope);
+    return (run) => {
+      const value = valueOf(run);
+      if (isMissing(value) || value === false) inner(run);
+    };
+  }
+  if (type.kind === 'yes/no') {
+    const inner = all(node.content, scope);
+    return (run) => {
+      if (valueOf(run) === true) inner(run);
+    };
+  }
+  const inner = all(node.content, within(scope, type.kind === 'collection' ? type.of : type));
+  return (run) => {
+    const value = valueOf(run);
+    if (isMissing(value)) return;
+    const items = type.kind === 'collection' ? (value as unknown[]) : [value];
+    const frame = { value: undefined as unknown, index: 0, count: items.length };
+    run.frames.push(frame);
+    for (const item of items) {
+      frame.value = item;
+      inner(run);
+      frame.index++;
+    }
+    run.frames.pop();
+  };
+}
+
+export function compileWhen<Child>(node: When<Child>, scope: Scope, all: CompileAll<Child>): Piece {
+  const holds = compileCondition(node.condition, scope, (message) => report(scope, node, message));
+  const then = all(node.content, scope);
+  const otherwise = node.otherwise ? all(node.otherwise, scope) : NOTHING;
+  return (run) => (holds(run) ? then : otherwise)(run);
+}
+
+/** Finds a passage; an unknown one or a circle is reported. Gives the scope of its own text with it. */
+export function enterPassage(node: PassageUse, scope: Scope): { used: ReadPassage; scope: Scope } | undefined {
+  const used = scope.passages.get(node.name);
+  if (!used) {
+    const near = didYouMean(node.name, scope.passages.keys());
+    report(scope, node, `There is no passage “${node.name}”.${near}`);
+    return undefined;
+  }
+  if (scope.inside.includes(node.name)) {
+    const circle = [...scope.inside.slice(scope.inside.indexOf(node.name)), node.name].join(' → ');
+    report(scope, node, `The passages go round in a circle: ${circle}.`);
+    return undefined;
+  }
+  return {
+    used,
+    scope: { ...scope, inside: [...scope.inside, node.name], places: used.places, file: node.name },
+  };
+}
+
+export function isComment(node: { type: string }): node is Comment {
+  return node.type === 'comment';
+}

@@ -1,0 +1,229 @@
+import type { Blank, Field, Gap, Image, Inline, Line, Mark, PassageUse, Text, Unfinished } from '../../template/document';
+import { longestRun, markKey, withoutMark } from '../../template/marks';
+import { typeOfBlank } from '../blanks';
+import { resolvePath } from '../paths/resolvePath';
+import { placeOf, report, type Scope } from '../paths/scope';
+import type { Piece, Run } from '../run';
+import { compileSteps, wholeRecord } from '../steps/compileSteps';
+import { isMissing, rawOf } from '../values';
+import { AddressWriter, LineWriter } from '../write/lineWriter';
+import { escapeHtml, safeAddress } from '../write/escape';
+import { missingFact, ownerReference } from './missing';
+import { signatureOf } from './signature';
+import { compileSection, compileWhen, enterPassage, sequence } from './structure';
+
+/** Compiles inline words; runs that share a mark are wrapped once. */
+export function compileWords(nodes: readonly Inline[], scope: Scope): Piece {
+  const pieces: Piece[] = [];
+  const clean = withoutComments(nodes);
+  for (let at = 0; at < clean.length; ) {
+    const { mark, length } = longestRun(clean, at);
+    if (!mark) {
+      pieces.push(compileNode(clean[at]!, scope));
+      at++;
+      continue;
+    }
+    const key = markKey(mark);
+    const inner = compileWords(
+      clean.slice(at, at + length).map((node) => copyPlace(node, withoutMark(node, key), scope)),
+      scope,
+    );
+    pieces.push(compileMark(mark, inner, scope));
+    at += length;
+  }
+  return sequence(pieces);
+}
+
+/** Compiles a line to a text: a subject, a header, an address. */
+export function compileLine(line: Line, scope: Scope, Writer = LineWriter): (run: Run) => string {
+  const piece = compileWords(line, scope);
+  return (run) => {
+    const before = run.words;
+    const writer = new Writer();
+    run.words = writer;
+    piece(run);
+    run.words = before;
+    return writer.end();
+  };
+}
+
+/** A comment says nothing; one alone on its line takes the line with it. */
+function withoutComments(nodes: readonly Inline[]): Inline[] {
+  const kept: Inline[] = [];
+  let dropBreak = false;
+  for (const [i, node] of nodes.entries()) {
+    if (node.type === 'comment') {
+      const before = nodes[i - 1];
+      dropBreak = !before || (before.type === 'text' && before.text.endsWith('\n'));
+    } else if (dropBreak && node.type === 'text' && node.text.startsWith('\n')) {
+      kept.push({ ...node, text: node.text.slice(1) });
+      dropBreak = false;
+    } else {
+      kept.push(node);
+      dropBreak = false;
+    }
+  }
+  return kept;
+}
+
+/** A copy of a node stands where the node stood. */
+function copyPlace<T extends object>(from: T, to: T, scope: Scope): T {
+  const place = scope.places.get(from);
+  if (place && from !== to) scope.places.set(to, place);
+  return to;
+}
+
+function compileMark(mark: Mark, inner: Piece, scope: Scope): Piece {
+  if (mark.type !== 'link') return (run) => run.words.marked(mark, () => inner(run));
+  const addressOf = compileLine(mark.address, scope, AddressWriter);
+  const { button, styles } = mark;
+  return (run) => {
+    const address = safeAddress(addressOf(run));
+    if (address) run.words.link({ address, button, styles }, () => inner(run));
+    else inner(run);
+  };
+}
+
+function compileNode(node: Inline, scope: Scope): Piece {
+  switch (node.type) {
+    case 'text':
+      return compileText(node);
+    case 'break':
+      return (run) => run.words.lineBreak();
+    case 'field':
+      return compileField(node, scope);
+    case 'blank':
+      return compileBlank(node, scope);
+    case 'gap':
+    case 'unfinished':
+      return compileOpen(node, scope);
+    case 'signature':
+      return (run) => {
+        const value = signatureOf(run);
+        run.notes.push({
+          path: 'signature',
+          label: 'signature',
+          value,
+          raw: value,
+          record: `member:${run.situation.sender.key}`,
+          reason: 'whoever the letter comes from',
+        });
+        run.words.value(value);
+      };
+    case 'image':
+      return compileImage(node, scope);
+    case 'section':
+      return compileSection(node, scope, compileWords);
+    case 'when':
+      return compileWhen(node, scope, compileWords);
+    case 'passage':
+      return compileInlinePassage(node, scope);
+    case 'comment':
+      return () => {};
+  }
+}
+
+function compileText({ text }: Text): Piece {
+  const html = escapeHtml(text);
+  return (run) => run.words.literal(text, html);
+}
+
+function compileField(node: Field, scope: Scope): Piece {
+  const path = resolvePath(node.path, scope);
+  if (typeof path === 'string') return refused(node, path, scope);
+  const steps = compileSteps(node.steps, path.type, scope, path.shownAs);
+  if (typeof steps === 'string') return refused(node, steps, scope);
+  if (steps.type.kind === 'record') return refused(node, wholeRecord(steps.type, scope, node.path), scope);
+  const place = placeOf(scope, node);
+  const ownerOf = ownerReference(path, scope);
+  const { label, type } = path;
+  return (run) => {
+    const stored = path.read(run);
+    const value = steps.apply(stored, run);
+    let written: string;
+    if (!isMissing(value)) written = steps.show(value as never, run, run.words);
+    else if (steps.fallback !== undefined) run.words.value((written = steps.fallback));
+    else {
+      const hole = missingFact(path, run);
+      run.holes.push({ ...hole, ...place });
+      run.words.value((written = `[${hole.label}]`));
+    }
+    run.notes.push({
+      path: path.path,
+      label,
+      value: written,
+      raw: rawOf(stored, type, run.book.zone),
+      ...ownerOf(run),
+      reason: path.reason(run),
+    });
+  };
+}
+
+function compileBlank(node: Blank, scope: Scope): Piece {
+  const definition = scope.blanks.get(node.name)!;
+  const type = typeOfBlank(definition.answer);
+  const steps = compileSteps(node.steps, type, scope);
+  if (typeof steps === 'string') return refused(node, steps, scope);
+  const place = placeOf(scope, node);
+  const { name, preset } = definition;
+  return (run) => {
+    const answer = run.answers.get(name);
+    const value = steps.apply(answer, run);
+    let written: string;
+    if (!isMissing(value)) written = steps.show(value as never, run, run.words);
+    else if (steps.fallback !== undefined) run.words.value((written = steps.fallback));
+    else {
+      run.holes.push({ path: name, label: name, ...place, reason: `“${name}” has not been answered.` });
+      run.words.value((written = `[${name}]`));
+    }
+    const reason = answer === undefined ? 'not answered yet' : answer === preset ? 'the default' : 'answered for this letter';
+    run.notes.push({ path: name, label: name, value: written, raw: rawOf(answer, type, run.book.zone), reason });
+  };
+}
+
+/** A gap or an unfinished part: its words stand there, and it is a hole. */
+function compileOpen(node: Gap | Unfinished, scope: Scope): Piece {
+  const place = placeOf(scope, node);
+  const { words } = node;
+  const reason =
+    node.type === 'gap' ? `A field is still to be put here: ${words}.` : `“${words}” is made up and still to be replaced.`;
+  return (run) => {
+    run.holes.push({ path: words, label: words, ...place, reason });
+    run.words.value(words);
+  };
+}
+
+function compileImage(node: Image, scope: Scope): Piece {
+  const sourceOf = compileLine(node.source, scope);
+  const descriptionOf = compileLine(node.description, scope);
+  const linkOf = node.link && compileLine(node.link, scope, AddressWriter);
+  const { width, styles } = node;
+  return (run) => {
+    const link = linkOf && safeAddress(linkOf(run));
+    const look = { source: sourceOf(run), description: descriptionOf(run) };
+    run.words.image({
+      ...look,
+      ...(width === undefined ? {} : { width }),
+      ...(link === undefined ? {} : { link }),
+      ...(styles ? { styles } : {}),
+    });
+  };
+}
+
+function compileInlinePassage(node: PassageUse, scope: Scope): Piece {
+  const entered = enterPassage(node, scope);
+  if (!entered) return () => {};
+  const blocks = entered.used.passage.document.content.filter((block) => block.type !== 'comment');
+  const [only] = blocks;
+  if (blocks.length === 0) return () => {};
+  if (blocks.length > 1 || only?.type !== 'paragraph') {
+    const message = `The passage “${node.name}” is more than one paragraph: put {{> ${node.name}}} on a line of its own.`;
+    return refused(node, message, scope);
+  }
+  return compileWords(only.content, entered.scope);
+}
+
+function refused(node: object, message: string, scope: Scope): Piece {
+  report(scope, node, message);
+  return () => {};
+}

@@ -1,0 +1,22 @@
+import { parsePhoneNumberFromString, type CountryCode } from 'libphonenumber-js/min';
+import { countryOf } from './address';
+
+const written = new Map<string, string>();
+
+/**
+ * A telephone number in its country's way or the international one. A number without + is read in the country of
+ * the business's locale; what is no number stays as written.
+ */
+export function phoneNumber(number: string, form: 'local' | 'international', home: string): string {
+  const key = `${form} ${home} ${number}`;
+  let found = written.get(key);
+  if (found === undefined) {
+    const parsed = parsePhoneNumberFromString(number, countryOf(home) as CountryCode);
+    // Abroad, a local form would be dialled wrongly.
+    const local = form === 'local' && parsed?.country === countryOf(home);
+    found = !parsed ? number : local ? parsed.formatNational() : parsed.formatInternational();
+    if (written.size > 5000) written.clear();
+    written.set(key, found);
+  }
+  return found;
+}

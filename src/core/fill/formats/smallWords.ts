@@ -1,0 +1,30 @@
+/** The few words that Intl does not know, by language. English stands in for a language that is not here. */
+interface SmallWords {
+  yes: string;
+  no: string;
+  /** one to twelve */
+  numbers: readonly string[];
+}
+
+const WORDS: Readonly<Record<string, SmallWords>> = {
+  en: {
+    yes: 'yes',
+    no: 'no',
+    numbers: 'one two three four five six seven eight nine ten eleven twelve'.split(' '),
+  },
+  de: {
+    yes: 'ja',
+    no: 'nein',
+    numbers: 'eins zwei drei vier fünf sechs sieben acht neun zehn elf zwölf'.split(' '),
+  },
+  fr: {
+    yes: 'oui',
+    no: 'non',
+    numbers: 'un deux trois quatre cinq six sept huit neuf dix onze douze'.split(' '),
+  },
+};
+
+export function smallWords(locale: string): SmallWords {
+  const language = locale.split('-')[0]!;
+  return (Object.hasOwn(WORDS, language) ? WORDS[language] : undefined) ?? WORDS.en!;
+}

@@ -1,0 +1,55 @@
+import { record, scalar, type FieldType } from '../../records/fieldType';
+import type { RecordKind } from '../../records/recordKind';
+import type { Choice } from '../../records/which/choice';
+import type { Situation } from '../../records/which/situation';
+import type { Run } from '../run';
+
+/** Where a path can begin. */
+export interface Root {
+  type: FieldType;
+  label: string;
+  read: (run: Run) => unknown;
+  reason: (run: Run) => string;
+}
+
+type Chosen = 'client' | 'enquiry' | 'project' | 'booking' | 'invoice';
+
+function chosen(kind: Chosen): [string, Root] {
+  const choiceOf = (situation: Situation) => situation[kind] as Choice<unknown> | undefined;
+  return [
+    kind,
+    {
+      type: record(kind),
+      label: kind,
+      read: (run) => choiceOf(run.situation)?.record,
+      reason: (run) => choiceOf(run.situation)?.reason ?? `there is no ${kind}`,
+    },
+  ];
+}
+
+function fixed(kind: RecordKind, name: string, read: Root['read'], reason: string): [string, Root] {
+  return [name, { type: record(kind), label: name, read, reason: () => reason }];
+}
+
+export const ROOTS: ReadonlyMap<string, Root> = new Map<string, Root>([
+  fixed('business', 'business', (run) => run.book.business, 'the business’s own details'),
+  // The links of the business, each a path of its own.
+  fixed('business', 'links', (run) => run.book.business, 'a link of the business'),
+  fixed('member', 'sender', (run) => run.situation.sender, 'whoever the letter comes from'),
+  [
+    'recipient',
+    {
+      type: record('recipient'),
+      label: 'recipient',
+      read: (run) => run.situation.recipients[0]?.record.data,
+      reason: (run) => run.situation.recipients[0]?.reason ?? 'there is nobody to write to',
+    },
+  ],
+  chosen('client'),
+  chosen('enquiry'),
+  chosen('project'),
+  chosen('booking'),
+  chosen('invoice'),
+  ['today', { type: scalar('date'), label: 'today', read: (run) => run.book.today, reason: () => 'today’s date' }],
+  ['now', { type: scalar('moment'), label: 'now', read: (run) => run.book.now, reason: () => 'the time now' }],
+]);

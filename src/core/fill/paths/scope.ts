@@ -1,0 +1,43 @@
+import type { FieldType } from '../../records/fieldType';
+import type { StartingKind } from '../../records/recordKind';
+import type { Schema } from '../../records/schema';
+import type { Passage } from '../../template/template';
+import type { Place, Places, Problem } from '../../template/problem';
+import type { BlankDefinition } from '../blanks';
+
+/** A passage as read, with the places of its tags. */
+export interface ReadPassage {
+  passage: Passage;
+  places: Places;
+}
+
+/** Everything a part of a template is judged by while it is compiled. */
+export interface Scope {
+  schema: Schema;
+  startsFrom: StartingKind;
+  currency: string;
+  /** the types of the values that sections stand in, outermost first */
+  frames: readonly FieldType[];
+  passages: ReadonlyMap<string, ReadPassage>;
+  /** the passages around this part, outermost first */
+  inside: readonly string[];
+  blanks: ReadonlyMap<string, BlankDefinition>;
+  /** the places of the file this part stands in */
+  places: Places;
+  file: string;
+  problems: Problem[];
+}
+
+/** Where a node was read; a document that was never a file has the first line of its name. */
+export function placeOf(scope: Scope, node: object): Place {
+  return scope.places.get(node) ?? { file: scope.file, line: 1, column: 1 };
+}
+
+export function report(scope: Scope, node: object, message: string): void {
+  scope.problems.push({ ...placeOf(scope, node), message });
+}
+
+/** The scope inside a section over values of a type. */
+export function within(scope: Scope, frame: FieldType): Scope {
+  return { ...scope, frames: [...scope.frames, frame] };
+}

@@ -1,0 +1,32 @@
+import type { Deriving } from '../records/derive/derivations';
+import type { RecordBook } from '../records/recordBook';
+import type { Situation } from '../records/which/situation';
+import type { Formats } from './formats/formats';
+import type { Hole, Note } from './filled';
+import type { PageWriter, WordWriter } from './write/writer';
+
+/** One filling under way. Pieces read from it and write into it. */
+export interface Run extends Deriving {
+  situation: Situation;
+  book: RecordBook;
+  formats: Formats;
+  /** the values that sections stand in, outermost first */
+  frames: Frame[];
+  /** by name; a blank without an answer or default is absent */
+  answers: ReadonlyMap<string, unknown>;
+  notes: Note[];
+  holes: Hole[];
+  /** where words go: the subject's line or the page */
+  words: WordWriter;
+  page: PageWriter;
+}
+
+/** The value a section stands in; inside a listing also which one of how many. */
+export interface Frame {
+  value: unknown;
+  index: number;
+  count: number;
+}
+
+/** Compiled from a part of a template: writes what it says. */
+export type Piece = (run: Run) => void;

@@ -1,0 +1,94 @@
+import type { AddressData } from '../records/recordsFile';
+import type { FieldType } from '../records/fieldType';
+import type { RecordKind } from '../records/recordKind';
+import { addressLines } from './formats/address';
+import { phoneNumber } from './formats/phone';
+import { smallWords } from './formats/smallWords';
+import type { Run } from './run';
+import type { Show } from './steps/meaning';
+import { safeAddress } from './write/escape';
+
+/** The default form of a type as text. */
+export function textOf(type: FieldType): (value: never, run: Run) => string {
+  switch (type.kind) {
+    case 'date':
+      return (day: number, run) => run.formats.date(day, 'date');
+    case 'moment':
+      return (moment: number, run) => run.formats.date(run.formats.dayOf(moment), 'date');
+    case 'money':
+      return (amount: number, run) => run.formats.money(amount);
+    case 'number':
+      return (value: number, run) => run.formats.decimal(value);
+    case 'percent':
+      return (value: number, run) => run.formats.percent(value);
+    case 'duration':
+      return (minutes: number, run) => run.formats.duration(minutes);
+    case 'phone':
+      return (number: string, run) => phoneNumber(number, 'local', run.formats.settings.home);
+    case 'address':
+      return (address: AddressData, run) => addressLines(address, run.formats.settings.home).join(', ');
+    case 'yes/no':
+      return (value: boolean, run) => {
+        const words = smallWords(run.formats.settings.locale);
+        return value ? words.yes : words.no;
+      };
+    case 'collection': {
+      const each = textOfItem(type.of);
+      return (values: unknown[], run) => run.formats.and(values.map((value) => each(value as never, run)));
+    }
+    case 'record':
+      return () => ''; // refused while compiling
+    default:
+      return (text: string) => text;
+  }
+}
+
+/** What a record in a list is called: the first of these that it has. */
+const NAMED_BY = ['number', 'title', 'service', 'name', 'full_name', 'description', 'amount'] as const;
+
+/** An element of a list as text; records by what they are called. */
+export function textOfItem(type: FieldType): (value: never, run: Run) => string {
+  if (type.kind !== 'record') return textOf(type);
+  return (data: Record<string, unknown>, run) => nameOf(type.record, data, run);
+}
+
+function nameOf(kind: RecordKind, data: Record<string, unknown>, run: Run): string {
+  for (const key of NAMED_BY) {
+    const value = data[key];
+    if (key === 'amount' && typeof value === 'number') return run.formats.money(value);
+    if (typeof value === 'string' && value) return value;
+  }
+  const parts = [data.given_name ?? data.preferred_name, data.family_name].filter(Boolean);
+  return parts.join(' ') || kind;
+}
+
+/** The default way to write a value of a type. */
+export function defaultShow(type: FieldType): Show {
+  if (type.kind === 'link') return showLink(undefined, false);
+  if (type.kind === 'image') return showImage(undefined);
+  const text = textOf(type);
+  return (value, run, words) => {
+    const written = text(value, run);
+    words.value(written);
+    return written;
+  };
+}
+
+/** A link that reads as the words given, else as its address. One that may not be followed stays plain words. */
+export function showLink(reads: string | undefined, button: boolean): Show {
+  return (stored: string, _run, words) => {
+    const address = safeAddress(stored);
+    const text = reads ?? stored;
+    if (!address) words.value(text);
+    else words.link({ address, button, styles: [] }, () => words.value(text));
+    return text;
+  };
+}
+
+export function showImage(width: number | undefined): Show {
+  return (source: string, _run, words) => {
+    const description = source.replace(/^.*\//, '').replace(/\.\w+$/, '');
+    words.image({ source, description, ...(width === undefined ? {} : { width }) });
+    return description;
+  };
+}

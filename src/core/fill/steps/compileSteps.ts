@@ -1,0 +1,112 @@
+import { typeInWords, type FieldType } from '../../records/fieldType';
+import type { RecordKind } from '../../records/recordKind';
+import { didYouMean } from '../../template/nearest';
+import { printSteps } from '../../template/tags/printTag';
+import type { Step } from '../../template/tags/step';
+import type { Scope } from '../paths/scope';
+import type { Run } from '../run';
+import { defaultShow } from '../show';
+import { ADDRESS_STEPS, IMAGE_STEPS, LINK_STEPS, PHONE_STEPS, YES_NO_STEPS } from './contactSteps';
+import { DATE_STEPS } from './dateSteps';
+import { LIST_STEPS } from './listSteps';
+import type { Judge, Meaning, Show, StepTable } from './meaning';
+import { DURATION_STEPS, MONEY_STEPS, NUMBER_STEPS, PERCENT_STEPS } from './sumSteps';
+import { TEXT_STEPS } from './textSteps';
+
+const TABLES: Readonly<Record<FieldType['kind'], StepTable>> = {
+  text: TEXT_STEPS,
+  'long text': TEXT_STEPS,
+  file: TEXT_STEPS,
+  date: DATE_STEPS,
+  moment: DATE_STEPS,
+  money: MONEY_STEPS,
+  number: NUMBER_STEPS,
+  percent: PERCENT_STEPS,
+  duration: DURATION_STEPS,
+  phone: PHONE_STEPS,
+  address: ADDRESS_STEPS,
+  link: LINK_STEPS,
+  image: IMAGE_STEPS,
+  'yes/no': YES_NO_STEPS,
+  collection: LIST_STEPS,
+  record: {},
+};
+
+/** A value's way through its steps. */
+export interface CompiledSteps {
+  type: FieldType;
+  /** undefined in, or a missing result, gives undefined */
+  apply: (value: unknown, run: Run) => unknown;
+  show: Show;
+  /** what speaks for a missing fact */
+  fallback: string | undefined;
+}
+
+/**
+ * Judges and compiles the steps behind a path.
+ * @param shownAs the step that stands for the default form, where that is not the type's own
+ * @returns a message when a step does not fit
+ */
+export function compileSteps(
+  steps: readonly Step[],
+  from: FieldType,
+  scope: Scope,
+  shownAs?: 'time',
+): CompiledSteps | string {
+  const meanings: Meaning[] = [];
+  let fallback: string | undefined;
+  let type = from;
+  const last = steps.at(-1);
+  const own = last?.step === 'or' ? steps.slice(0, -1) : steps;
+  if (last?.step === 'or') fallback = last.words;
+  for (const step of own.length === 0 && shownAs ? [{ step: shownAs } as Step] : own) {
+    const meaning = meaningOf(step, type, scope);
+    if (typeof meaning === 'string') return meaning;
+    meanings.push(meaning);
+    type = meaning.type;
+  }
+  const apply = (value: unknown, run: Run) => {
+    for (const meaning of meanings) {
+      if (value === undefined) return undefined;
+      value = meaning.apply(value as never, run);
+    }
+    return value;
+  };
+  return { type, apply: meanings.length ? apply : (value) => value, show: meanings.at(-1)?.show ?? defaultShow(type), fallback };
+}
+
+function meaningOf(step: Step, type: FieldType, scope: Scope): Meaning | string {
+  const table = TABLES[type.kind];
+  const judge = table[step.step] as Judge | undefined;
+  if (judge) return judge(step, type, scope);
+  const written = printSteps([step]).slice(3);
+  const fitting = Object.keys(table).map((name) => name.replace(' percent', ' 10%'));
+  if (!fitting.length) return wholeRecord(type, scope);
+  const near = didYouMean(step.step, fitting);
+  return `“${written}” does not fit ${typeInWords(type)}, which takes ${fitting.join(', ')}.${near}`;
+}
+
+/** A whole record cannot stand in a text; its likely fields are named. */
+export function wholeRecord(type: FieldType, scope: Scope, path = ''): string {
+  const kind = (type as { record: RecordKind }).record;
+  const fields = scope.schema.fields(kind);
+  const likely = LIKELY.filter((key) => fields.has(key)).slice(0, 3);
+  const named = likely.map((key) => `“${path ? `${path}.` : ''}${key}”`).join(' or ');
+  return `This is a whole ${kind}, which no text can show. Name one of its fields, as ${named}.`;
+}
+
+const LIKELY = [
+  'greeting_name',
+  'number',
+  'title',
+  'service',
+  'name',
+  'full_name',
+  'starts_at',
+  'total',
+  'description',
+  'amount',
+  'due_on',
+  'paid_on',
+];
+

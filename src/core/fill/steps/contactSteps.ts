@@ -1,0 +1,37 @@
+import type { AddressData } from '../../records/recordsFile';
+import { addressLines } from '../formats/address';
+import { phoneNumber } from '../formats/phone';
+import { showImage, showLink } from '../show';
+import { form, type StepTable } from './meaning';
+
+export const PHONE_STEPS: StepTable = {
+  local: form((number: string, run) => phoneNumber(number, 'local', run.formats.settings.home)),
+  international: form((number: string, run) => phoneNumber(number, 'international', run.formats.settings.home)),
+};
+
+export const ADDRESS_STEPS: StepTable = {
+  'one line': form((address: AddressData, run) => addressLines(address, run.formats.settings.home).join(', ')),
+  lines: form((address: AddressData, run) => addressLines(address, run.formats.settings.home).join('\n')),
+  town: () => ({ type: { kind: 'text' }, apply: (address: AddressData) => address.town || undefined }),
+};
+
+export const LINK_STEPS: StepTable = {
+  as: ({ words }, type) =>
+    words.length === 2
+      ? 'A link reads as one text: as "our page".'
+      : { type, apply: (address) => address, show: showLink(words[0], false) },
+  button: ({ words }, type) => ({ type, apply: (address) => address, show: showLink(words, true) }),
+};
+
+export const IMAGE_STEPS: StepTable = {
+  width: ({ pixels }, type) => ({ type, apply: (image) => image, show: showImage(pixels) }),
+};
+
+export const YES_NO_STEPS: StepTable = {
+  as: ({ words }) => {
+    const [yes, no] = words;
+    if (no === undefined) return 'yes and no need a text each: as "with" "without".';
+    return { type: { kind: 'text' }, apply: (value: boolean) => (value ? yes : no) };
+  },
+};
+

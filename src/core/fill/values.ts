@@ -1,0 +1,72 @@
+import { isoOf, readDay, type Day } from '../dates/civil';
+import { isoMoment, readMoment, type Moment } from '../dates/zone';
+import { readDecimal } from '../money/exact';
+import type { FieldType } from '../records/fieldType';
+
+/**
+ * Values while filling, by type: text, phone, link, image: string · date: day number · moment: milliseconds ·
+ * money: minor units · number, percent: number · duration: minutes · address: AddressData · yes/no: boolean ·
+ * collection: array · record: its data. A missing fact is undefined.
+ */
+export type Reader = (stored: unknown) => unknown;
+
+/** Reads a stored value of a type; undefined when it is absent, null, empty or not of the type. */
+export function readerOf(type: FieldType): Reader {
+  switch (type.kind) {
+    case 'date':
+      return (stored) => (typeof stored === 'string' ? readDay(stored) : undefined);
+    case 'moment':
+      return (stored) => (typeof stored === 'string' ? readMoment(stored) : undefined);
+    case 'money':
+      return (stored) => {
+        if (typeof stored === 'object' && stored) stored = (stored as { money?: unknown }).money;
+        return Number.isSafeInteger(stored) ? stored : undefined;
+      };
+    case 'number':
+    case 'percent':
+    case 'duration':
+      return (stored) =>
+        (typeof stored === 'string' || typeof stored === 'number') && readDecimal(stored) ? Number(stored) : undefined;
+    case 'yes/no':
+      return (stored) => (typeof stored === 'boolean' ? stored : undefined);
+    case 'address':
+      return (stored) => {
+        const parts = Object.values((stored as object | undefined) ?? {});
+        return parts.some((part) => (Array.isArray(part) ? part.some(Boolean) : part)) ? stored : undefined;
+      };
+    case 'collection': {
+      const each = readerOf(type.of);
+      return (stored) => {
+        if (!Array.isArray(stored)) return [];
+        return type.of.kind === 'record' ? stored : stored.map(each).filter((value) => value !== undefined);
+      };
+    }
+    case 'record':
+      return (stored) => stored ?? undefined;
+    default:
+      return (stored) =>
+        stored === undefined || stored === null || stored === '' ? undefined : String(stored);
+  }
+}
+
+/** A value as it would be stored, for notes and for comparing facts. */
+export function rawOf(value: unknown, type: FieldType, zone: string): unknown {
+  if (value === undefined) return null;
+  switch (type.kind) {
+    case 'date':
+      return isoOf(value as Day);
+    case 'moment':
+      return isoMoment(value as Moment, zone);
+    case 'collection':
+      return (value as unknown[]).map((item) => rawOf(item, type.of, zone));
+    case 'record':
+      return (value as { key?: string }).key ?? null;
+    default:
+      return value;
+  }
+}
+
+/** Whether a fact is missing for `or` and sections: absent, empty text or an empty collection; not 0, not no. */
+export function isMissing(value: unknown): boolean {
+  return value === undefined || value === '' || (Array.isArray(value) && value.length === 0);
+}

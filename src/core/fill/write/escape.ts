@@ -1,0 +1,23 @@
+const SPECIAL: Readonly<Record<string, string>> = { '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' };
+
+/** Escapes text for HTML, in content and in double-quoted attributes. */
+export function escapeHtml(text: string): string {
+  return /[&<>"]/.test(text) ? text.replace(/[&<>"]/g, (char) => SPECIAL[char]!) : text;
+}
+
+/** A value's line breaks as <br>. */
+export function escapeWithBreaks(text: string): string {
+  const escaped = escapeHtml(text);
+  return escaped.includes('\n') ? escaped.replaceAll('\n', '<br>') : escaped;
+}
+
+/**
+ * An address that a letter may link to: http, https, mailto and tel, with nothing in it that could end a header or
+ * an attribute. Undefined for everything else.
+ */
+export function safeAddress(address: string): string | undefined {
+  const trimmed = address.trim();
+  // eslint-disable-next-line no-control-regex
+  if (/[\u0000-\u0020\u007f<>"\\^`{|}]/.test(trimmed)) return undefined;
+  return /^(?:https?:\/\/[^/?#]|mailto:[^?#]|tel:\+?\d)/i.test(trimmed) ? trimmed : undefined;
+}

@@ -1,0 +1,147 @@
+import type { Alignment, Mark, Style } from '../../template/document';
+import { escapeHtml, escapeWithBreaks } from './escape';
+import type { ImageLook, LinkLook, PageWriter } from './writer';
+
+const STYLE_CSS: Readonly<Record<Style, string>> = {
+  small: 'font-size:0.85em',
+  large: 'font-size:1.3em',
+  underline: 'text-decoration:underline',
+  center: 'text-align:center',
+  right: 'text-align:right',
+  madder: 'color:#8a2f3b',
+  ochre: 'color:#8a5a12',
+  moss: 'color:#55692a',
+  verdigris: 'color:#2b6b5e',
+  iris: 'color:#4b3f8f',
+  slate: 'color:#43566b',
+};
+
+const BLOCK = 'margin:0 0 1em';
+const BUTTON =
+  'display:inline-block;padding:10px 18px;border:1px solid #4b3f8f;border-radius:3px;background-color:#4b3f8f;color:#ffffff;text-decoration:none;font-weight:bold';
+const ITEM = '<li style="margin:0">';
+const CELL = 'padding:4px 12px 4px 0;vertical-align:top;border-bottom:1px solid #cfc8b8';
+
+/** Writes HTML for mail: a small, conservative set of elements with inline styles. */
+export class HtmlWriter implements PageWriter {
+  private out = '';
+  private tight = false;
+  private align: readonly Alignment[] = [];
+  private column = 0;
+  private inHeader = false;
+
+  end(): string {
+    return this.out;
+  }
+
+  literal(_: string, html: string): void {
+    this.out += html;
+  }
+
+  value(text: string): void {
+    this.out += escapeWithBreaks(text);
+  }
+
+  lineBreak(): void {
+    this.out += '<br>';
+  }
+
+  marked(mark: Exclude<Mark, { type: 'link' }>, inner: () => void): void {
+    if (mark.type === 'style') return this.element('span', `style="${STYLE_CSS[mark.style]}"`, inner);
+    this.element(mark.type === 'bold' ? 'strong' : mark.type === 'italic' ? 'em' : 'code', '', inner);
+  }
+
+  link({ address, button, styles }: LinkLook, inner: () => void): void {
+    const css = [...(button ? [BUTTON] : []), ...styles.map((style) => STYLE_CSS[style])].join(';');
+    this.element('a', `href="${escapeHtml(address)}"${css ? ` style="${css}"` : ''}`, inner);
+  }
+
+  image({ source, description, width, link, styles = [] }: ImageLook): void {
+    const css = ['max-width:100%', 'height:auto', 'border:0', ...styles.map((style) => STYLE_CSS[style])].join(';');
+    const size = width === undefined ? '' : ` width="${width}"`;
+    const image = `<img src="${escapeHtml(source)}" alt="${escapeHtml(description)}"${size} style="${css}">`;
+    this.out += link === undefined ? image : `<a href="${escapeHtml(link)}">${image}</a>`;
+  }
+
+  paragraph(inner: () => void): void {
+    if (!this.tight) return this.block('p', BLOCK, inner);
+    // In a list without blank lines the words stand in the item itself.
+    if (!this.out.endsWith(ITEM)) this.out += '<br>';
+    inner();
+  }
+
+  heading(level: number, inner: () => void): void {
+    this.block(`h${level}`, `${BLOCK};font-size:${level === 1 ? 1.4 : level === 2 ? 1.2 : 1}em`, inner);
+  }
+
+  rule(): void {
+    this.out += '<hr style="border:0;border-top:1px solid #cfc8b8;margin:1em 0">';
+  }
+
+  quote(inner: () => void): void {
+    this.loose(() => this.block('blockquote', 'margin:0 0 1em;padding:0 0 0 12px;border-left:2px solid #cfc8b8', inner));
+  }
+
+  list({ ordered, start, tight }: { ordered: boolean; start: number; tight: boolean }, inner: () => void): void {
+    const before = this.tight;
+    this.tight = tight;
+    const css = before ? 'margin:0;padding:0 0 0 24px' : `${BLOCK};padding:0 0 0 24px`;
+    this.block(ordered ? 'ol' : 'ul', css, inner, ordered && start !== 1 ? ` start="${start}"` : '');
+    this.tight = before;
+  }
+
+  item(inner: () => void): void {
+    this.out += ITEM;
+    inner();
+    this.out += '</li>';
+  }
+
+  table(align: readonly Alignment[], inner: () => void): void {
+    const before = [this.align, this.tight] as const;
+    [this.align, this.tight] = [align, false];
+    this.element('table', `cellpadding="0" cellspacing="0" border="0" style="${BLOCK};border-collapse:collapse"`, inner);
+    [this.align, this.tight] = before;
+  }
+
+  row(header: boolean, inner: () => void): void {
+    this.column = 0;
+    this.inHeader = header;
+    this.element('tr', '', inner);
+  }
+
+  cell(inner: () => void): void {
+    const side = this.align[this.column++] ?? 'left';
+    this.element(this.inHeader ? 'th' : 'td', `align="${side}" style="${CELL}"`, inner);
+  }
+
+  code(inner: () => void): void {
+    this.block('pre', `${BLOCK};white-space:pre-wrap`, inner);
+  }
+
+  styled(styles: readonly Style[], inner: () => void): void {
+    const css = styles.map((style) => STYLE_CSS[style]).join(';');
+    this.loose(() => this.element('div', css ? `style="${css}"` : '', inner));
+  }
+
+  private loose(inner: () => void): void {
+    const before = this.tight;
+    this.tight = false;
+    inner();
+    this.tight = before;
+  }
+
+  /** A block that turned out empty is left out. */
+  private block(name: string, css: string, inner: () => void, attributes = ''): void {
+    const before = this.out;
+    this.out += `<${name}${attributes} style="${css}">`;
+    const opened = this.out.length;
+    inner();
+    this.out = this.out.length === opened ? before : `${this.out}</${name}>`;
+  }
+
+  private element(name: string, attributes: string, inner: () => void): void {
+    this.out += attributes ? `<${name} ${attributes}>` : `<${name}>`;
+    inner();
+    this.out += `</${name}>`;
+  }
+}

@@ -1,0 +1,5 @@
+import type { Check } from './proof';
+
+/** Every hole stops the letter, each once however often it occurs. */
+export const checkHoles: Check = ({ holes }) =>
+  [...new Set(holes.map(({ reason }) => reason))].map((message) => ({ kind: 'stop', message }));
