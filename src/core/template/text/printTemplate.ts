@@ -15,31 +15,31 @@ export function printPassage({ name, document }: Passage): string {
 
 function printHead(head: TemplateHead): string {
   const line = (value: Line | undefined) => value && printLine(value);
-  const rows: [key: string, value: string | undefined][] = [
-    ['name', head.name],
-    ['group', head.group],
-    ['starts from', head.startsFrom],
-    ['subject', line(head.subject)],
-    ['from', head.from],
-    ['reply to', line(head.replyTo)],
-    ['copy', line(head.copy)],
-    ['blind copy', line(head.blindCopy)],
-    ['signature', head.signature],
-    ['language', head.language],
-    ['note', head.note],
-    ['kind', head.kind],
-  ];
-  const written = rows.flatMap(([key, value]) => (value === undefined ? [] : [`${key}: ${scalar(value)}\n`]));
-  if (head.attach) written.push(`attach: [${head.attach.map(scalar).join(', ')}]\n`);
-  if (head.resting) written.push('resting: yes\n');
-  if (head.mine) written.push('mine: yes\n');
-  return written.join('');
+  const text = (key: string, value: string | undefined) => (value === undefined ? [] : [`${key}: ${scalar(value)}\n`]);
+  const yes = (key: string, value: boolean | undefined) => (value ? [`${key}: yes\n`] : []);
+  return [
+    ...text('name', head.name),
+    ...text('group', head.group),
+    ...text('starts from', head.startsFrom),
+    ...text('subject', line(head.subject)),
+    ...text('from', head.from),
+    ...text('reply to', line(head.replyTo)),
+    ...text('copy', line(head.copy)),
+    ...text('blind copy', line(head.blindCopy)),
+    ...(head.attach ? [`attach: [${head.attach.map((name) => scalar(name, true)).join(', ')}]\n`] : []),
+    ...text('signature', head.signature),
+    ...text('language', head.language),
+    ...text('note', head.note),
+    ...yes('resting', head.resting),
+    ...text('kind', head.kind),
+    ...yes('mine', head.mine),
+  ].join('');
 }
 
 /** Plain where YAML allows it, single quotes around tags and wherever plain would mean something else. */
-function scalar(text: string): string {
+function scalar(text: string, inList = false): string {
   const plain = stringify(text, { lineWidth: 0, singleQuote: true }).trimEnd();
-  if (/^[|>"]/.test(plain) || (plain[0] !== "'" && /\{\{|[[\],]/.test(text))) {
+  if (/^[|>"]/.test(plain) || (plain[0] !== "'" && (text.includes('{{') || (inList && /[[\],]/.test(text))))) {
     return text.includes('\n') ? JSON.stringify(text) : `'${text.replaceAll("'", "''")}'`;
   }
   return plain;

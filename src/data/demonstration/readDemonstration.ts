@@ -1,0 +1,154 @@
+import { readdir, readFile } from 'node:fs/promises';
+import path from 'node:path';
+import { parse } from 'yaml';
+import { wallClockOf, readMoment } from '../../core/dates/zone';
+import { checkRecords } from '../../core/records/read/checkRecords';
+import type {
+  BookingData,
+  BusinessData,
+  ClientData,
+  CustomFieldData,
+  EnquiryData,
+  InvoiceData,
+  MemberData,
+  PartnerData,
+  ProjectData,
+  RecordsFile,
+} from '../../core/records/recordsFile';
+import { inWords } from '../../core/template/problem';
+import type { Passage, Template } from '../../core/template/template';
+import { readPassage, readTemplate, type Reading } from '../../core/template/text/readTemplate';
+import { isoMoment } from '../../core/dates/zone';
+import { relativeDay, type Anchor } from './relativeDay';
+
+export interface DemonstrationMember extends MemberData {
+  role: 'owner' | 'member';
+  password: string;
+}
+
+export interface DemonstrationGroup {
+  key: string;
+  name: string;
+  initial: string;
+  tint: string;
+}
+
+export interface DemonstrationSignature {
+  name: string;
+  member: string | null;
+  is_default?: boolean;
+  text: string;
+}
+
+export interface DemonstrationMessage {
+  key: string;
+  direction: 'out' | 'in';
+  status: string;
+  at: string;
+  client?: string;
+  member?: string;
+  template?: string;
+  /** `invoice:LPC-1048` */
+  about?: string;
+  thread: string;
+  subject: string;
+  text: string;
+  reason?: string;
+  recipients: { role: string; name: string; address: string }[];
+  events?: { kind: string; at: string; detail?: string }[];
+}
+
+/** The demonstration business, its days laid relative to the day it is loaded. */
+export interface Demonstration {
+  records: RecordsFile;
+  members: DemonstrationMember[];
+  groups: DemonstrationGroup[];
+  signatures: DemonstrationSignature[];
+  messages: DemonstrationMessage[];
+  templates: Template[];
+  passages: Passage[];
+}
+
+/**
+ * Reads the data files beside this one. The same moment gives the same data.
+ * @param folder where the files are
+ * @param now the moment that "today" in the files is read from
+ * @throws when a file does not read or breaks the rules of the records, naming the place
+ */
+export async function readDemonstration(folder: string, now: number): Promise<Demonstration> {
+  const house = (await readYaml(folder, 'business.yaml')) as {
+    business: BusinessData;
+    members: DemonstrationMember[];
+    partners: PartnerData[];
+    custom_fields: CustomFieldData[];
+    groups: DemonstrationGroup[];
+    signatures: DemonstrationSignature[];
+  };
+  const zone = house.business.time_zone ?? 'Europe/London';
+  const anchor: Anchor = { today: wallClockOf(now, zone).day, zone };
+  const list = async <T>(name: string) => laid(await readYaml(folder, `${name}.yaml`), anchor) as T[];
+  const clients = await list<ClientData>('clients');
+  const records: RecordsFile = {
+    business: { ...(laid(house.business, anchor) as BusinessData), custom_fields: house.custom_fields },
+    members: house.members.map(({ role: _role, password: _password, ...member }) => member),
+    partners: house.partners,
+    clients,
+    enquiries: await list<EnquiryData>('enquiries'),
+    projects: await list<ProjectData>('projects'),
+    bookings: (await list<BookingRow>('bookings')).map((row) => asBooking(row, clients, zone)),
+    invoices: (await list<InvoiceData>('invoices')).map((invoice) => billed(invoice, clients)),
+  };
+  const wrong = checkRecords(records);
+  if (wrong.length) {
+    throw new Error(wrong.map(({ path: at, message }) => `${at.join('.')}: ${message}`).join('\n'));
+  }
+  return {
+    records,
+    members: house.members,
+    groups: house.groups,
+    signatures: house.signatures,
+    messages: await list<DemonstrationMessage>('messages'),
+    templates: await readTexts(path.join(folder, 'templates'), readTemplate),
+    passages: await readTexts(path.join(folder, 'passages'), (text, file) =>
+      readPassage(text, file, path.basename(file, '.md')),
+    ),
+  };
+}
+
+async function readYaml(folder: string, name: string): Promise<unknown> {
+  return parse(await readFile(path.join(folder, name), 'utf8'));
+}
+
+async function readTexts<T>(folder: string, read: (text: string, file: string) => Reading<T>): Promise<T[]> {
+  const names = (await readdir(folder)).filter((name) => name.endsWith('.md')).sort();
+  return Promise.all(
+    names.map(async (name) => {
+      const reading = read(await readFile(path.join(folder, name), 'utf8'), name);
+      if (!reading.value) throw new Error(reading.problems.map(inWords).join('\n'));
+      return reading.value;
+    }),
+  );
+}
+
+/** The same value with every relative day made a date. */
+function laid(value: unknown, anchor: Anchor): unknown {
+  if (typeof value === 'string') return relativeDay(value, anchor) ?? value;
+  if (Array.isArray(value)) return value.map((item) => laid(item, anchor));
+  if (typeof value !== 'object' || value === null) return value;
+  return Object.fromEntries(Object.entries(value).map(([key, item]) => [key, laid(item, anchor)]));
+}
+
+type BookingRow = Omit<BookingData, 'ends_at'> & { minutes: number };
+
+/** A visit is at the client's address unless the file says another. */
+function asBooking({ minutes, ...row }: BookingRow, clients: ClientData[], zone: string): BookingData {
+  const location = row.location ?? clients.find((client) => client.key === row.client)?.address;
+  const ends_at = isoMoment(readMoment(row.starts_at!)! + minutes * 60_000, zone);
+  return { ...row, ends_at, ...(location ? { location } : {}) };
+}
+
+function billed(invoice: InvoiceData, clients: ClientData[]): InvoiceData {
+  const client = clients.find(({ key }) => key === invoice.client);
+  const bill_to = client?.billing_address ?? client?.address;
+  return { ...invoice, ...(bill_to ? { bill_to } : {}) };
+}
