@@ -1,14 +1,15 @@
 // Node does not run TypeScript: an entry point is bundled once and again when a source changed.
 import { mkdir, readdir, rename, stat } from 'node:fs/promises';
 import path from 'node:path';
-import { fileURLToPath, pathToFileURL } from 'node:url';
+import { pathToFileURL } from 'node:url';
+import { ROOT } from './setup/root.mjs';
 
-export const ROOT = path.dirname(path.dirname(fileURLToPath(import.meta.url)));
 const CACHE = path.join(ROOT, 'node_modules', '.cache', 'fair-quill');
 
 /**
  * Bundles an entry point unless its bundle is newer than every source. Packages named in `external` are loaded
  * from node_modules, by default all of them.
+ * @param entry a path below the project
  * @returns the bundle's path
  */
 export async function bundle(entry, external) {
@@ -20,7 +21,7 @@ export async function bundle(entry, external) {
   const fresh = `${folder}-${process.pid}`;
   await mkdir(CACHE, { recursive: true });
   await build({
-    entryPoints: [path.join(ROOT, 'bin', entry)],
+    entryPoints: [path.join(ROOT, entry)],
     outdir: fresh,
     outExtension: { '.js': '.mjs' },
     bundle: true,

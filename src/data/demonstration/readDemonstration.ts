@@ -90,7 +90,10 @@ export async function readDemonstration(folder: string, now: number): Promise<De
   const clients = await list<ClientData>('clients');
   const records: RecordsFile = {
     business: { ...(laid(house.business, anchor) as BusinessData), custom_fields: house.custom_fields },
-    members: house.members.map(({ role: _role, password: _password, ...member }) => member),
+    members: house.members.map(({ role: _role, password: _password, ...member }) => {
+      const own = house.signatures.find((one) => one.member === member.key && one.is_default);
+      return own ? { ...member, signature: own.text } : member;
+    }),
     partners: house.partners,
     clients,
     enquiries: await list<EnquiryData>('enquiries'),

@@ -1,0 +1,14 @@
+import { writeFile } from 'node:fs/promises';
+import { parseArgs } from 'node:util';
+import { exportRecords } from '../src/server/exportRecords';
+
+// npm run --silent export -- [--business KEY] [--out FILE.json]: without --out to standard output.
+try {
+  const { values } = parseArgs({ options: { business: { type: 'string' }, out: { type: 'string' } } });
+  const json = `${JSON.stringify(await exportRecords(process.env.DATABASE_URL ?? '', values.business), null, 2)}\n`;
+  if (values.out) await writeFile(values.out, json);
+  else process.stdout.write(json);
+} catch (error) {
+  console.error(error instanceof Error ? error.message : String(error));
+  process.exitCode = 2;
+}

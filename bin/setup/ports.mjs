@@ -1,0 +1,28 @@
+import { createServer } from 'node:net';
+import { Sentence } from './sentence.mjs';
+
+/** Whether a port can be listened on. */
+export function isFree(port, host = '127.0.0.1') {
+  return new Promise((resolve) => {
+    const server = createServer();
+    server.once('error', () => resolve(false));
+    server.listen({ port, host, exclusive: true }, () => server.close(() => resolve(true)));
+  });
+}
+
+/** A free port on loopback, from the range that no service is assigned to. */
+export async function freePort() {
+  for (let tries = 0; tries < 50; tries++) {
+    const port = 49_200 + Math.floor(Math.random() * 12_000);
+    if (await isFree(port)) return port;
+  }
+  throw new Sentence('No free port was found on 127.0.0.1.');
+}
+
+/** Says which port is taken and how to choose another. */
+export async function requireFree(port, host, setting, what) {
+  if (await isFree(port, host)) return;
+  throw new Sentence(
+    `Port ${port} on ${host}, for ${what}, is in use. Stop what runs there, or choose another: ${setting}=${port + 1} npm start`,
+  );
+}

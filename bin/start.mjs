@@ -1,0 +1,92 @@
+#!/usr/bin/env node
+// npm start: sets up what is missing, starts everything, and stops it again on Ctrl-C.
+import path from 'node:path';
+import { ensureBuild } from './setup/build.mjs';
+import { command } from './setup/command.mjs';
+import { holdDataFolder } from './setup/lock.mjs';
+import { ensurePackages } from './setup/packages.mjs';
+import { requireFree } from './setup/ports.mjs';
+import { startPostgres } from './setup/postgres.mjs';
+import { Processes } from './setup/processes.mjs';
+import { ROOT } from './setup/root.mjs';
+import { saying, Sentence } from './setup/sentence.mjs';
+import { environmentFor, readSettings } from './setup/settings.mjs';
+
+await saying(() => main({ dev: process.argv.includes('--dev') }));
+
+async function main({ dev }) {
+  const began = Date.now();
+  const settings = readSettings();
+  const cleanUps = [];
+  let leaving;
+  const leave = (code) => {
+    leaving ??= (async () => {
+      for (const cleanUp of cleanUps.reverse()) await cleanUp().catch((error) => console.error(error.message));
+      process.exit(code);
+    })();
+    return leaving;
+  };
+  for (const name of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(name, () => leave(0));
+  try {
+    await requireFree(settings.port, settings.host, 'PORT', 'the application');
+    await requireFree(settings.mailboxSmtpPort, '127.0.0.1', 'MAILBOX_SMTP_PORT', 'the mailbox stand-in');
+    await requireFree(settings.mailboxPort, '127.0.0.1', 'MAILBOX_PORT', 'the mailbox stand-in');
+    const hold = await holdDataFolder(settings.dataDir);
+    cleanUps.push(hold.release);
+    await ensurePackages();
+    let { databaseUrl } = settings;
+    if (!databaseUrl) {
+      const postgres = await startPostgres(settings.dataDir);
+      cleanUps.push(postgres.stop);
+      databaseUrl = postgres.url;
+    }
+    const environment = environmentFor(settings, databaseUrl);
+    const { bundle } = await import('./bundle.mjs');
+    await prepare(await bundle('bin/prepare.ts'), environment);
+    if (!dev) await ensureBuild('.next', environment);
+    const processes = new Processes(settings.logs, (name, code) => {
+      console.error(`The ${name} process ended (${code}). Its log is ${path.join(settings.logs, `${name}.log`)}`);
+      void leave(1);
+    });
+    cleanUps.push(() => processes.stop());
+    const next = path.join(ROOT, 'node_modules', 'next', 'dist', 'bin', 'next');
+    const web = [next, dev ? 'dev' : 'start', '-p', String(settings.port), '-H', settings.host];
+    const webEnvironment = dev ? { ...environment, NODE_ENV: 'development' } : environment;
+    await processes.start('web', web, { env: webEnvironment, cwd: ROOT, show: dev });
+    await processes.start('worker', [await bundle('bin/worker.ts')], { env: environment, cwd: ROOT });
+    await processes.start('mailbox', [await bundle('stand-ins/mailbox/mailbox.ts')], { env: environment, cwd: ROOT });
+    await hold.write(processes.pids());
+    await answering(`http://${settings.host === '0.0.0.0' ? '127.0.0.1' : settings.host}:${settings.port}/health`);
+    report(settings, began);
+  } catch (error) {
+    console.error(error instanceof Sentence ? error.message : error);
+    await leave(1);
+  }
+}
+
+async function prepare(file, environment) {
+  const { code, output } = await command(process.execPath, [file, ROOT, '--demonstration-if-empty'], { env: environment, cwd: ROOT });
+  if (code !== 0) throw new Sentence(output.trim());
+  if (output.trim()) console.log(output.trim());
+}
+
+async function answering(url) {
+  for (let tries = 0; tries < 240; tries++) {
+    const answer = await fetch(url).catch(() => undefined);
+    if (answer?.ok) return;
+    await new Promise((resolve) => setTimeout(resolve, 250));
+  }
+  throw new Sentence('The application did not answer within a minute. Look at its log.');
+}
+
+function report({ host, port, mailboxPort, logs, smtpUrl }, began) {
+  console.log(`
+Fair Quill is ready (after ${((Date.now() - began) / 1000).toFixed(1)} s).
+
+  The application    http://${host}:${port}
+  Sign in with       imke@larkfield.example, password larkfield-imke
+  The mailbox        http://127.0.0.1:${mailboxPort}${smtpUrl ? ' (not used: SMTP_URL is set)' : ''}
+  Logs               ${logs}
+
+Ctrl-C stops it.`);
+}

@@ -1,0 +1,12 @@
+import type { NextConfig } from 'next';
+
+const config: NextConfig = {
+  // The tests build into a folder of their own, beside a running application.
+  distDir: process.env.NEXT_DIST_DIR ?? '.next',
+  serverExternalPackages: ['sequelize', 'pg', 'pg-boss', 'umzug'],
+  poweredByHeader: false,
+  devIndicators: false,
+  sassOptions: { quietDeps: true, silenceDeprecations: ['import', 'global-builtin', 'color-functions', 'if-function'] },
+};
+
+export default config;

@@ -1,0 +1,51 @@
+import { cookies } from 'next/headers';
+import { object, string, ValidationError } from 'yup';
+import { signIn, signOut } from '../../../server/signIn';
+import { isSameOrigin, refuseOrigin } from '../../sameOrigin';
+import { SESSION_COOKIE } from '../../session';
+
+const CREDENTIALS = object({
+  email: string().trim().required('Write your email address.').max(254),
+  password: string().required('Write your password.').max(1000),
+}).noUnknown();
+
+const REFUSALS = {
+  wrong: { status: 401, error: 'The address or the password is wrong.' },
+  'too many': { status: 429, error: 'Too many tries. Wait a quarter of an hour, then try again.' },
+} as const;
+
+/** Signs in. */
+export async function POST(request: Request): Promise<Response> {
+  if (!isSameOrigin(request)) return refuseOrigin();
+  try {
+    const { email, password } = await CREDENTIALS.validate(await request.json().catch(() => ({})), { strict: true });
+    const result = await signIn(email, password);
+    if ('refused' in result) {
+      const { status, error } = REFUSALS[result.refused];
+      return Response.json({ error }, { status });
+    }
+    (await cookies()).set(SESSION_COOKIE, result.token, {
+      httpOnly: true,
+      sameSite: 'lax',
+      secure: new URL(request.url).protocol === 'https:',
+      path: '/',
+      expires: result.expires,
+    });
+    return Response.json({});
+  } catch (error) {
+    if (error instanceof ValidationError) {
+      return Response.json({ error: error.message, field: error.path }, { status: 400 });
+    }
+    throw error;
+  }
+}
+
+/** Signs out. */
+export async function DELETE(request: Request): Promise<Response> {
+  if (!isSameOrigin(request)) return refuseOrigin();
+  const jar = await cookies();
+  const token = jar.get(SESSION_COOKIE)?.value;
+  if (token) await signOut(token);
+  jar.delete(SESSION_COOKIE);
+  return Response.json({});
+}

@@ -1,0 +1,20 @@
+import type { Metadata, Viewport } from 'next';
+import { headers } from 'next/headers';
+import type { ReactNode } from 'react';
+import '@fontsource-variable/literata/opsz.css';
+import '@fontsource-variable/literata/opsz-italic.css';
+import '@fontsource-variable/public-sans/index.css';
+import '../ui/theme/theme.scss';
+
+export const metadata: Metadata = { title: { default: 'Fair Quill', template: '%s · Fair Quill' } };
+export const viewport: Viewport = { width: 'device-width', initialScale: 1, themeColor: '#e8e4da' };
+
+export default async function RootLayout({ children }: { children: ReactNode }) {
+  // Every page is made for its request: the policy's nonce is in it, and no build asks the database.
+  await headers();
+  return (
+    <html lang="en-GB">
+      <body>{children}</body>
+    </html>
+  );
+}

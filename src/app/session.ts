@@ -1,0 +1,18 @@
+import { cookies } from 'next/headers';
+import { redirect } from 'next/navigation';
+import { cache } from 'react';
+import { currentMember, type CurrentMember } from '../server/currentMember';
+
+export const SESSION_COOKIE = 'fair-quill-session';
+
+/** The signed-in member, asked once a request. */
+export const signedIn = cache(async (): Promise<CurrentMember | undefined> => {
+  return currentMember((await cookies()).get(SESSION_COOKIE)?.value);
+});
+
+/** The signed-in member; anybody else is sent to sign in and comes back here. */
+export async function requireMember(path: string): Promise<CurrentMember> {
+  const member = await signedIn();
+  if (!member) redirect(`/sign-in?to=${encodeURIComponent(path)}`);
+  return member;
+}

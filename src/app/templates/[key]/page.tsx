@@ -1,0 +1,20 @@
+import type { Metadata } from 'next';
+import { notFound } from 'next/navigation';
+import { cache } from 'react';
+import { templateInPencil } from '../../../server/templateInPencil';
+import { PencilLetter } from '../../../ui/letter/PencilLetter';
+import { requireMember } from '../../session';
+
+type Props = { params: Promise<{ key: string }> };
+
+const load = cache(async (key: string) => templateInPencil(await requireMember(`/templates/${key}`), key));
+
+export async function generateMetadata({ params }: Props): Promise<Metadata> {
+  return { title: (await load((await params).key))?.head.name ?? 'Nothing found' };
+}
+
+export default async function TemplatePage({ params }: Props) {
+  const template = await load((await params).key);
+  if (!template) notFound();
+  return <PencilLetter template={template} />;
+}

@@ -1,0 +1,7 @@
+export default function Loading() {
+  return (
+    <p className="hint" role="status">
+      Fetching …
+    </p>
+  );
+}

@@ -1,0 +1,134 @@
+import type { Block, Inline, Line, ListChild, Mark, Structured, TableRow } from '../../template/document';
+import { quote } from '../../template/tags/lexer';
+import { printCondition, printSteps, printTag } from '../../template/tags/printTag';
+import type { Clause, Condition, Operand } from '../../template/tags/condition';
+import type { Step } from '../../template/tags/step';
+import type { Template } from '../../template/template';
+import type { CompileContext } from '../compileTemplate';
+import { SCHEMA_DEFAULTS } from '../../records/defaults';
+import { resolvePath } from '../paths/resolvePath';
+import { within, type Scope } from '../paths/scope';
+import { compileSteps } from '../steps/compileSteps';
+
+/** Tags in words, by their text form: what a template in pencil shows instead of them. */
+export type Labels = Record<string, string>;
+
+type Visited = Block | Inline | ListChild | Structured<TableRow>;
+
+/** The words for every tag of a template that compiles: "start, time", "Only when balance is over £100". */
+export function labelsOf({ head, document }: Template, context: CompileContext): Labels {
+  const scope: Scope = {
+    schema: context.schema,
+    startsFrom: head.startsFrom,
+    currency: context.currency ?? SCHEMA_DEFAULTS.currency,
+    frames: [],
+    passages: context.passages,
+    inside: [],
+    blanks: new Map(),
+    places: new WeakMap(),
+    file: head.name,
+    problems: [],
+  };
+  const labels: Labels = {};
+  const lines: Line[] = [head.subject, head.replyTo ?? [], head.copy ?? [], head.blindCopy ?? []];
+  for (const part of [...lines, document.content]) visitAll(part, scope, labels);
+  return labels;
+}
+
+function visitAll(nodes: readonly Visited[], scope: Scope, labels: Labels): void {
+  for (const node of nodes) visit(node, scope, labels);
+}
+
+function visit(node: Visited, scope: Scope, labels: Labels): void {
+  switch (node.type) {
+    case 'field':
+      labels[printTag(node)] = fieldLabel(node.path, node.steps, scope);
+      break;
+    case 'blank':
+      labels[printTag(node)] = [node.name, ...stepLabels(node.steps)].join(', ');
+      break;
+    case 'section': {
+      const { path, steps, inverted, content } = node;
+      labels[printTag({ type: 'open', path, steps, inverted })] = sectionLabel(node, scope);
+      visitAll(content as Visited[], sectionScope(node, scope), labels);
+      break;
+    }
+    case 'when':
+      labels[printTag({ type: 'open when', condition: node.condition })] =
+        `Only when ${conditionLabel(node.condition, scope)}`;
+      visitAll(node.content as Visited[], scope, labels);
+      visitAll((node.otherwise ?? []) as Visited[], scope, labels);
+      break;
+    case 'table':
+      for (const cell of node.header) visitAll(cell.content, scope, labels);
+      visitAll(node.content, scope, labels);
+      break;
+    default:
+      if ('content' in node) visitAll(node.content as Visited[], scope, labels);
+  }
+  if ('marks' in node) {
+    for (const mark of (node.marks ?? []) as Mark[]) if (mark.type === 'link') visitAll(mark.address, scope, labels);
+  }
+}
+
+/** "member, given name" for booking.member.given_name in a template that starts from a booking. */
+function fieldLabel(path: string, steps: readonly Step[], scope: Scope): string {
+  return [pathLabel(path, scope), ...stepLabels(steps)].join(', ');
+}
+
+function pathLabel(path: string, scope: Scope): string {
+  if (path === '.') return 'it';
+  const names = path.split('.');
+  const words: string[] = [];
+  for (let length = 1; length <= names.length; length++) {
+    const resolved = resolvePath(names.slice(0, length).join('.'), scope);
+    if (typeof resolved !== 'string') words.push(resolved.label);
+  }
+  const known = words[0] === scope.startsFrom || words[0] === 'recipient' || names[0] === 'links';
+  return words.slice(words.length > 1 && known ? 1 : 0).join(', ');
+}
+
+function stepLabels(steps: readonly Step[]): string[] {
+  return steps.map((step) => (step.step === 'or' ? `or ${quote(step.words)}` : printSteps([step]).slice(3)));
+}
+
+function sectionLabel(node: { path: string; steps: Step[]; inverted: boolean }, scope: Scope): string {
+  const label = fieldLabel(node.path, node.steps, scope);
+  const kind = kindOf(node, scope);
+  if (node.inverted) return kind === 'yes/no' ? `Only when not: ${label}` : `Only when there is no ${label}`;
+  if (kind === 'collection') return `For each of ${label}`;
+  return kind === 'yes/no' ? `Only when ${label}` : `Only when there is a ${label}`;
+}
+
+function kindOf({ path, steps }: { path: string; steps: Step[] }, scope: Scope) {
+  const resolved = resolvePath(path, scope);
+  if (typeof resolved === 'string') return undefined;
+  const compiled = compileSteps(steps, resolved.type, scope);
+  return typeof compiled === 'string' ? undefined : compiled.type.kind;
+}
+
+function sectionScope(node: { path: string; steps: Step[]; inverted: boolean }, scope: Scope): Scope {
+  const resolved = resolvePath(node.path, scope);
+  if (typeof resolved === 'string' || node.inverted) return scope;
+  const steps = compileSteps(node.steps, resolved.type, scope);
+  if (typeof steps === 'string' || steps.type.kind === 'yes/no') return scope;
+  return within(scope, steps.type.kind === 'collection' ? steps.type.of : steps.type);
+}
+
+function conditionLabel({ join, clauses }: Condition, scope: Scope): string {
+  return clauses.map((clause) => clauseLabel(clause, scope)).join(` ${join} `);
+}
+
+function clauseLabel({ path, steps, operator, right }: Clause, scope: Scope): string {
+  const left = fieldLabel(path, steps, scope);
+  if (!operator) return left;
+  const verb = /^is|contains/.test(operator) ? operator : `is ${operator}`;
+  return right ? `${left} ${verb} ${operandLabel(right, scope)}` : `${left} ${verb}`;
+}
+
+function operandLabel(right: Operand, scope: Scope): string {
+  if (right.kind === 'path') return pathLabel(right.path, scope);
+  if (right.kind === 'text') return `“${right.text}”`;
+  const written = printCondition({ join: 'and', clauses: [{ path: '.', steps: [], operator: 'is', right }] });
+  return written.slice(5);
+}

@@ -1,0 +1,178 @@
+import { createHash } from 'node:crypto';
+import type { Transaction } from 'sequelize';
+import { DOCUMENT_SCHEMA } from '../../core/template/document';
+import { TABLES, type Database, type TableName } from '../database';
+import { hashPassword } from '../password';
+import type { RowOf } from '../column';
+import type { Demonstration } from './readDemonstration';
+import { recordRows } from './recordRows';
+import { stableId } from './stableId';
+
+/** Rows to write, by table. Columns left out take the database's defaults. */
+export type Rows = { [Name in TableName]?: Partial<RowOf<(typeof TABLES)[Name]>>[] };
+
+export const DEMONSTRATION_KEY = 'larkfield';
+
+/**
+ * Writes the demonstration business, in place of the one that is there: in one transaction, so that a failure
+ * leaves what was. The same data gives the same rows, ids included.
+ */
+export async function loadDemonstration(database: Database, demonstration: Demonstration): Promise<void> {
+  const rows = await rowsOf(demonstration);
+  await database.inTransaction(async (transaction) => {
+    await removeBusiness(database, DEMONSTRATION_KEY, transaction);
+    for (const name of Object.keys(TABLES) as TableName[]) {
+      const own = rows[name];
+      if (own?.length) await (database.models[name] as AnyTable).bulkCreate(own, { transaction });
+    }
+  });
+}
+
+/** Whether there is no business yet. */
+export async function isEmpty({ models }: Database): Promise<boolean> {
+  return (await models.business.count()) === 0;
+}
+
+async function removeBusiness({ sequelize, models }: Database, key: string, transaction: Transaction): Promise<void> {
+  const business = await models.business.findOne({ where: { key }, transaction, raw: true });
+  if (!business) return;
+  const { id } = business as unknown as { id: string };
+  // Backwards through the tables, as rows point at those before them; a template and its version point at each other.
+  await sequelize.query('set constraints all deferred', { transaction });
+  for (const name of (Object.keys(TABLES) as TableName[]).reverse()) {
+    const where = name === 'business' ? { id } : { business_id: id };
+    await (models[name] as AnyTable).destroy({ where, transaction });
+  }
+}
+
+/** What all models can do alike; their union of types does not say so. */
+interface AnyTable {
+  bulkCreate(rows: object[], options: object): Promise<unknown>;
+  destroy(options: object): Promise<number>;
+}
+
+async function rowsOf(demonstration: Demonstration): Promise<Rows> {
+  const business_id = stableId('business', DEMONSTRATION_KEY);
+  return {
+    ...recordRows(demonstration.records, business_id),
+    member: await memberRows(demonstration, business_id),
+    ...templateRows(demonstration, business_id),
+    ...messageRows(demonstration, business_id),
+  };
+}
+
+async function memberRows({ members }: Demonstration, business_id: string): Promise<Rows['member']> {
+  return Promise.all(
+    members.map(async ({ password, signature: _signature, ...member }) => ({
+      ...member,
+      business_id,
+      id: stableId('member', member.key),
+      full_name: member.full_name ?? member.key,
+      email: member.email ?? '',
+      // The passwords stand in the data for everyone to read; a fixed salt keeps the rows the same.
+      password_hash: await hashPassword(password, createHash('sha256').update(member.key).digest().subarray(0, 16)),
+    })),
+  );
+}
+
+function templateRows({ groups, templates, passages, signatures }: Demonstration, business_id: string): Rows {
+  const groupId = (name: string) => {
+    const group = groups.find((one) => one.name === name);
+    return group ? stableId('group', group.key) : null;
+  };
+  const keyOf = (name: string) => name.toLowerCase().replace(/[^a-z0-9]+/g, '-').replace(/^-|-$/g, '');
+  const document_schema = DOCUMENT_SCHEMA;
+  return {
+    template_group: groups.map((group, position) => ({
+      ...group,
+      business_id,
+      id: stableId('group', group.key),
+      position,
+    })),
+    template: templates.map(({ head }, position) => ({
+      business_id,
+      id: stableId('template', head.name),
+      key: keyOf(head.name),
+      group_id: groupId(head.group),
+      name: head.name,
+      starts_from: head.startsFrom,
+      resting: head.resting ?? false,
+      position,
+      current_version: 1,
+    })),
+    template_version: templates.map(({ head, document }) => ({
+      business_id,
+      template_id: stableId('template', head.name),
+      version: 1,
+      head,
+      document,
+      document_schema,
+    })),
+    passage: passages.map(({ name, document }) => ({
+      business_id,
+      id: stableId('passage', name),
+      key: keyOf(name),
+      name,
+      document,
+      document_schema,
+    })),
+    signature: signatures.map(({ member, ...signature }) => ({
+      ...signature,
+      business_id,
+      id: stableId('signature', signature.name),
+      member_id: member === null ? null : stableId('member', member),
+    })),
+  };
+}
+
+function messageRows({ messages, templates }: Demonstration, business_id: string): Rows {
+  const known = new Set(templates.map(({ head }) => head.name));
+  const refer = (kind: string, key: string | undefined | null) => (key ? stableId(kind, key) : null);
+  const idOf = (key: string) => stableId('message', key);
+  return {
+    message: messages.map((message) => {
+      const [kind, key] = message.about?.split(':') ?? [];
+      const about = (wanted: string) => (kind === wanted ? refer(wanted, key) : null);
+      const template = message.template && known.has(message.template) ? message.template : undefined;
+      return {
+        business_id,
+        id: idOf(message.key),
+        message_id: `${message.key}@larkfield.example`,
+        direction: message.direction as 'out',
+        status: message.status as 'sent',
+        reason: message.reason ?? null,
+        thread_id: idOf(message.thread),
+        subject: message.subject,
+        text: message.text,
+        client_id: refer('client', message.client),
+        enquiry_id: about('enquiry'),
+        project_id: about('project'),
+        booking_id: about('booking'),
+        invoice_id: about('invoice'),
+        member_id: refer('member', message.member),
+        template_id: refer('template', template),
+        template_version: template ? 1 : null,
+        at: new Date(message.at),
+      };
+    }),
+    message_recipient: messages.flatMap(({ key, recipients }) =>
+      recipients.map((recipient, position) => ({
+        ...recipient,
+        role: recipient.role as 'to',
+        business_id,
+        message_id: idOf(key),
+        position,
+      })),
+    ),
+    delivery_event: messages.flatMap(({ key, events = [] }) =>
+      events.map(({ kind, at, detail = null }, position) => ({
+        business_id,
+        message_id: idOf(key),
+        position,
+        kind: kind as 'sent',
+        at: new Date(at),
+        detail,
+      })),
+    ),
+  };
+}

@@ -1,0 +1,57 @@
+import { readdir, readFile } from 'node:fs/promises';
+import path from 'node:path';
+import { QueryTypes, type Sequelize, type Transaction } from 'sequelize';
+import { SequelizeStorage, Umzug } from 'umzug';
+
+/** What keeps the database from being used, in a sentence for whoever starts the application. */
+export class UnusableDatabase extends Error {}
+
+/** The oldest server whose features the migrations use. */
+const OLDEST_SERVER = 13;
+/** Any number; all processes that migrate this application's databases share it. */
+const MIGRATION_LOCK = 727_014;
+
+/**
+ * Brings the schema up to date: raw SQL files in the order of their names, each in a transaction of its own, under
+ * an advisory lock so that two starts do not migrate at once.
+ * @returns the names of the migrations that ran now
+ * @throws UnusableDatabase when the server is too old or the schema newer than this application
+ */
+export async function migrate(sequelize: Sequelize, folder: string): Promise<string[]> {
+  await checkServer(sequelize);
+  return sequelize.transaction(async (lock: Transaction) => {
+    await sequelize.query(`select pg_advisory_xact_lock(${MIGRATION_LOCK})`, { transaction: lock });
+    const files = (await readdir(folder)).filter((name) => name.endsWith('.sql')).sort();
+    const storage = new SequelizeStorage({ sequelize, tableName: 'migration' });
+    const umzug = new Umzug({
+      migrations: files.map((name) => ({
+        name,
+        up: async () => {
+          const sql = await readFile(path.join(folder, name), 'utf8');
+          await sequelize.transaction((transaction) => sequelize.query(sql, { transaction }));
+        },
+      })),
+      context: sequelize,
+      storage,
+      logger: undefined,
+    });
+    const unknown = (await storage.executed()).filter((name) => !files.includes(name));
+    if (unknown.length) {
+      throw new UnusableDatabase(
+        `The database was made by a newer version of this application (it has ${unknown.join(', ')}). Use that version, or another database.`,
+      );
+    }
+    return (await umzug.up()).map(({ name }) => name);
+  });
+}
+
+async function checkServer(sequelize: Sequelize): Promise<void> {
+  const [row] = await sequelize.query<{ version: number }>(
+    "select current_setting('server_version_num')::int as version",
+    { type: QueryTypes.SELECT },
+  );
+  const major = Math.floor((row?.version ?? 0) / 10_000);
+  if (major < OLDEST_SERVER) {
+    throw new UnusableDatabase(`The database server is PostgreSQL ${major}; ${OLDEST_SERVER} or newer is needed.`);
+  }
+}

@@ -1,0 +1,60 @@
+import type { AddressData, Custom } from '../../core/records/recordsFile';
+import { dates, json, key, maybe, oneOf, text, texts, uuid, whole, wholes } from '../column';
+
+export const BUSINESS = {
+  id: key(uuid()),
+  key: text(),
+  name: text(),
+  legal_name: maybe(text()),
+  address: maybe(json<AddressData>()),
+  phone: maybe(text()),
+  email: maybe(text()),
+  website: maybe(text()),
+  logo: maybe(text()),
+  payment_details: maybe(text()),
+  locale: text(),
+  time_zone: text(),
+  currency: text(),
+  hour_cycle: whole(),
+  working_days: wholes(),
+  holidays: dates(),
+  item_label: text(),
+  custom: json<Custom>(),
+  version: whole(),
+};
+
+export const CUSTOM_FIELD = {
+  business_id: key(uuid()),
+  id: key(uuid()),
+  record: text(),
+  key: text(),
+  label: text(),
+  type: oneOf('text', 'long text', 'number', 'money', 'date', 'moment', 'yes/no', 'choice'),
+  choices: maybe(texts()),
+  position: whole(),
+};
+
+export const LINK = {
+  business_id: key(uuid()),
+  id: key(uuid()),
+  key: text(),
+  name: text(),
+  address: text(),
+  position: whole(),
+};
+
+export const PARTNER = {
+  business_id: key(uuid()),
+  id: key(uuid()),
+  key: text(),
+  name: text(),
+  trade: maybe(text()),
+  given_name: maybe(text()),
+  family_name: maybe(text()),
+  email: maybe(text()),
+  phone: maybe(text()),
+  address: maybe(json<AddressData>()),
+  custom: json<Custom>(),
+  version: whole(),
+};
+

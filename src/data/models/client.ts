@@ -1,0 +1,73 @@
+import type { AddressData, Custom } from '../../core/records/recordsFile';
+import { date, dates, json, key, maybe, moment, oneOf, text, texts, uuid, whole } from '../column';
+
+export const CLIENT = {
+  business_id: key(uuid()),
+  id: key(uuid()),
+  key: text(),
+  kind: oneOf('person', 'household', 'organisation'),
+  name: text(),
+  given_name: maybe(text()),
+  family_name: maybe(text()),
+  preferred_name: maybe(text()),
+  honorific: maybe(text()),
+  email: maybe(text()),
+  phone: maybe(text()),
+  mobile: maybe(text()),
+  address: maybe(json<AddressData>()),
+  billing_address: maybe(json<AddressData>()),
+  language: maybe(text()),
+  tags: texts(),
+  since: maybe(date()),
+  source: maybe(text()),
+  notes: maybe(text()),
+  responsible_id: maybe(uuid()),
+  custom: json<Custom>(),
+  version: whole(),
+};
+
+export const CONTACT = {
+  business_id: key(uuid()),
+  id: key(uuid()),
+  client_id: uuid(),
+  key: text(),
+  position: whole(),
+  given_name: maybe(text()),
+  family_name: maybe(text()),
+  preferred_name: maybe(text()),
+  honorific: maybe(text()),
+  role: maybe(text()),
+  email: maybe(text()),
+  phone: maybe(text()),
+  mobile: maybe(text()),
+  uses: texts(),
+};
+
+export const ITEM = {
+  business_id: key(uuid()),
+  id: key(uuid()),
+  client_id: uuid(),
+  key: text(),
+  position: whole(),
+  name: text(),
+  kind: maybe(text()),
+  notes: maybe(text()),
+  custom: json<Custom>(),
+};
+
+export const ENQUIRY = {
+  business_id: key(uuid()),
+  id: key(uuid()),
+  key: text(),
+  client_id: maybe(uuid()),
+  received_at: moment(),
+  via: maybe(text()),
+  name: maybe(text()),
+  email: maybe(text()),
+  phone: maybe(text()),
+  message: maybe(text()),
+  service: maybe(text()),
+  wanted_on: dates(),
+  status: oneOf('waiting', 'answered', 'became work', 'closed'),
+  version: whole(),
+};

@@ -1,0 +1,48 @@
+import type { AddressData, Custom } from '../../core/records/recordsFile';
+import { date, decimal, json, key, maybe, money, oneOf, text, uuid, whole } from '../column';
+
+export const INVOICE = {
+  business_id: key(uuid()),
+  id: key(uuid()),
+  key: text(),
+  number: text(),
+  client_id: uuid(),
+  project_id: maybe(uuid()),
+  issued_on: maybe(date()),
+  due_on: maybe(date()),
+  status: oneOf('draft', 'sent', 'void'),
+  bill_to: maybe(json<AddressData>()),
+  pay_link: maybe(text()),
+  notes: maybe(text()),
+  custom: json<Custom>(),
+  version: whole(),
+};
+
+export const INVOICE_LINE = {
+  business_id: key(uuid()),
+  invoice_id: key(uuid()),
+  position: key(whole()),
+  description: maybe(text()),
+  quantity: maybe(decimal()),
+  unit_price: maybe(money()),
+  tax_rate: maybe(decimal()),
+  discount: maybe(decimal()),
+};
+
+export const PAYMENT = {
+  business_id: key(uuid()),
+  invoice_id: key(uuid()),
+  position: key(whole()),
+  paid_on: date(),
+  amount: money(),
+  method: maybe(text()),
+  reference: maybe(text()),
+};
+
+export const INSTALMENT = {
+  business_id: key(uuid()),
+  invoice_id: key(uuid()),
+  position: key(whole()),
+  due_on: date(),
+  amount: money(),
+};

@@ -1,0 +1,39 @@
+import type { Custom } from '../../core/records/recordsFile';
+import { json, key, maybe, moment, oneOf, text, uuid, whole, yesNo } from '../column';
+
+export const MEMBER = {
+  business_id: key(uuid()),
+  id: key(uuid()),
+  key: text(),
+  given_name: maybe(text()),
+  family_name: maybe(text()),
+  full_name: text(),
+  title: maybe(text()),
+  phone: maybe(text()),
+  mobile: maybe(text()),
+  email: text(),
+  picture: maybe(text()),
+  role: oneOf('owner', 'member'),
+  password_hash: text(),
+  custom: json<Custom>(),
+  version: whole(),
+};
+
+export const SESSION = {
+  business_id: key(uuid()),
+  id: key(uuid()),
+  member_id: uuid(),
+  token_hash: text(),
+  created_at: moment(),
+  expires_at: moment(),
+  revoked_at: maybe(moment()),
+};
+
+export const SIGNATURE = {
+  business_id: key(uuid()),
+  id: key(uuid()),
+  member_id: maybe(uuid()),
+  name: text(),
+  text: text(),
+  is_default: yesNo(),
+};

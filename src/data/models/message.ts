@@ -1,0 +1,57 @@
+import type { Note } from '../../core/fill/filled';
+import { json, key, maybe, moment, oneOf, text, uuid, whole } from '../column';
+
+export const MESSAGE = {
+  business_id: key(uuid()),
+  id: key(uuid()),
+  message_id: text(),
+  direction: oneOf('out', 'in'),
+  kind: oneOf('letter', 'text'),
+  status: oneOf(
+    'draft',
+    'held',
+    'going',
+    'sent',
+    'delivered',
+    'opened',
+    'bounced',
+    'failed',
+    'taken back',
+    'received',
+  ),
+  reason: maybe(text()),
+  thread_id: uuid(),
+  subject: text(),
+  text: text(),
+  html: maybe(text()),
+  client_id: maybe(uuid()),
+  enquiry_id: maybe(uuid()),
+  project_id: maybe(uuid()),
+  booking_id: maybe(uuid()),
+  invoice_id: maybe(uuid()),
+  member_id: maybe(uuid()),
+  template_id: maybe(uuid()),
+  template_version: maybe(whole()),
+  notes: json<Note[]>(),
+  at: moment(),
+  version: whole(),
+};
+
+export const MESSAGE_RECIPIENT = {
+  business_id: key(uuid()),
+  message_id: key(uuid()),
+  position: key(whole()),
+  role: oneOf('to', 'copy', 'blind copy'),
+  name: text(),
+  address: text(),
+  contact_id: maybe(uuid()),
+};
+
+export const DELIVERY_EVENT = {
+  business_id: key(uuid()),
+  message_id: key(uuid()),
+  position: key(whole()),
+  kind: oneOf('held', 'going', 'sent', 'delivered', 'opened', 'bounced', 'failed', 'taken back'),
+  at: moment(),
+  detail: maybe(text()),
+};

@@ -1,0 +1,51 @@
+import type { StartingKind } from '../../core/records/recordKind';
+import type { TemplateDocument } from '../../core/template/document';
+import type { TemplateHead } from '../../core/template/template';
+import { json, key, maybe, moment, text, uuid, whole, yesNo, type Column } from '../column';
+
+export const TEMPLATE_GROUP = {
+  business_id: key(uuid()),
+  id: key(uuid()),
+  key: text(),
+  name: text(),
+  initial: text(),
+  tint: text(),
+  position: whole(),
+  version: whole(),
+};
+
+export const TEMPLATE = {
+  business_id: key(uuid()),
+  id: key(uuid()),
+  key: text(),
+  group_id: maybe(uuid()),
+  owner_id: maybe(uuid()),
+  name: text(),
+  starts_from: text() as Column<StartingKind>,
+  resting: yesNo(),
+  position: whole(),
+  current_version: whole(),
+  deleted_at: maybe(moment()),
+};
+
+export const TEMPLATE_VERSION = {
+  business_id: key(uuid()),
+  template_id: key(uuid()),
+  version: key(whole()),
+  head: json<TemplateHead>(),
+  document: json<TemplateDocument>(),
+  document_schema: whole(),
+  member_id: maybe(uuid()),
+  kept_at: moment(),
+};
+
+export const PASSAGE = {
+  business_id: key(uuid()),
+  id: key(uuid()),
+  key: text(),
+  group_id: maybe(uuid()),
+  name: text(),
+  document: json<TemplateDocument>(),
+  document_schema: whole(),
+  version: whole(),
+};

@@ -1,0 +1,173 @@
+import { isoMoment } from '../../core/dates/zone';
+import type {
+  BookingData,
+  BusinessData,
+  ClientData,
+  InvoiceData,
+  MemberData,
+  ProjectData,
+  RecordsFile,
+} from '../../core/records/recordsFile';
+import type { RowOf } from '../column';
+import { TABLES, type Database, type TableName } from '../database';
+
+type Row<Name extends TableName> = RowOf<(typeof TABLES)[Name]>;
+
+/**
+ * The records of a business as the records file of the command line. One query for each table, however many rows.
+ * Undefined when there is no such business.
+ */
+export async function recordsOfBusiness({ models }: Database, business_id: string): Promise<RecordsFile | undefined> {
+  const all = async <Name extends TableName>(name: Name, order: (string | [string, 'DESC'])[] = []): Promise<Row<Name>[]> => {
+    const found = await (models[name] as unknown as Findable).findAll({ where: { business_id }, order, raw: true });
+    return found as Row<Name>[];
+  };
+  const business = (await models.business.findOne({ where: { id: business_id }, raw: true })) as unknown as
+    | Row<'business'>
+    | null;
+  if (!business) return undefined;
+  const zone = business.time_zone;
+  const [fields, links, members, signatures, partners] = await Promise.all([
+    all('custom_field', ['position']),
+    all('link', ['position']),
+    all('member', [['role', 'DESC'], 'key']),
+    all('signature'),
+    all('partner', ['key']),
+  ]);
+  const [clients, contacts, items, enquiries, files] = await Promise.all([
+    all('client', ['key']),
+    all('contact', ['position']),
+    all('item', ['position']),
+    all('enquiry', ['received_at', 'key']),
+    all('record_file', ['position']),
+  ]);
+  const [projects, projectContacts, projectPartners, bookings, bookingItems] = await Promise.all([
+    all('project', ['starts_on', 'key']),
+    all('project_contact', ['position']),
+    all('project_partner', ['position']),
+    all('booking', ['starts_at', 'key']),
+    all('booking_item', ['position']),
+  ]);
+  const [invoices, lines, payments, instalments] = await Promise.all([
+    all('invoice', ['issued_on', 'number']),
+    all('invoice_line', ['position']),
+    all('payment', ['position']),
+    all('instalment', ['position']),
+  ]);
+  const keys = new Map<string, string>();
+  for (const rows of [members, partners, clients, contacts, items, projects]) {
+    for (const { id, key } of rows) keys.set(id, key);
+  }
+  const key = (id: string | null) => (id === null ? undefined : keys.get(id));
+  const keysOf = (ids: readonly string[]) => ids.flatMap((id) => keys.get(id) ?? []);
+  const by = {
+    contacts: grouped(contacts, (row) => row.client_id),
+    items: grouped(items, (row) => row.client_id),
+    clientFiles: grouped(files, (row) => row.client_id),
+    projectFiles: grouped(files, (row) => row.project_id),
+    projectContacts: grouped(projectContacts, (row) => row.project_id),
+    projectPartners: grouped(projectPartners, (row) => row.project_id),
+    bookingItems: grouped(bookingItems, (row) => row.booking_id),
+    lines: grouped(lines, (row) => row.invoice_id),
+    payments: grouped(payments, (row) => row.invoice_id),
+    instalments: grouped(instalments, (row) => row.invoice_id),
+  };
+  return {
+    business: {
+      ...(facts(business, ['key']) as BusinessData),
+      links: links.map(({ key: one, name, address }) => ({ key: one, name, address })),
+      custom_fields: fields.map((field) => facts(field)),
+    },
+    members: members.map(
+      (member): MemberData =>
+        facts({ ...member, signature: signatureText(signatures, member.id) }, ['role', 'password_hash']),
+    ),
+    partners: partners.map((partner) => facts(partner)),
+    clients: clients.map(
+      (client): ClientData =>
+        facts({
+          ...client,
+          responsible: key(client.responsible_id),
+          contacts: by.contacts(client.id).map((contact) => facts(contact)),
+          items: by.items(client.id).map((item) => facts(item)),
+          files: by.clientFiles(client.id).map((file) => file.name),
+        }),
+    ),
+    enquiries: enquiries.map((enquiry) =>
+      facts({
+        ...enquiry,
+        client: key(enquiry.client_id),
+        received_at: isoMoment(enquiry.received_at.getTime(), zone),
+      }),
+    ),
+    projects: projects.map(
+      (project): ProjectData =>
+        facts({
+          ...project,
+          client: key(project.client_id),
+          responsible: key(project.responsible_id),
+          contacts: keysOf(by.projectContacts(project.id).map((row) => row.contact_id)),
+          partners: keysOf(by.projectPartners(project.id).map((row) => row.partner_id)),
+          files: by.projectFiles(project.id).map((file) => file.name),
+        }),
+    ),
+    bookings: bookings.map(
+      (booking): BookingData =>
+        facts({
+          ...booking,
+          client: key(booking.client_id),
+          project: key(booking.project_id),
+          member: key(booking.member_id),
+          items: keysOf(by.bookingItems(booking.id).map((row) => row.item_id)),
+          starts_at: isoMoment(booking.starts_at.getTime(), zone),
+          ends_at: isoMoment(booking.ends_at.getTime(), zone),
+        }),
+    ),
+    invoices: invoices.map(
+      (invoice): InvoiceData =>
+        facts({
+          ...invoice,
+          client: key(invoice.client_id),
+          project: key(invoice.project_id),
+          lines: by.lines(invoice.id).map((line) => facts(line)),
+          payments: by.payments(invoice.id).map((payment) => facts(payment)),
+          instalments: by.instalments(invoice.id).map((instalment) => facts(instalment)),
+        }),
+    ),
+  };
+}
+
+type Findable = { findAll(options: object): Promise<unknown[]> };
+
+const HOUSEKEEPING = new Set(['business_id', 'id', 'position', 'version']);
+
+/** A row without its housekeeping and without what is empty: a missing fact is an absent key. */
+function facts<T extends object>(row: T, leaveOut: readonly string[] = []) {
+  return Object.fromEntries(
+    Object.entries(row).filter(
+      ([name, value]) =>
+        !HOUSEKEEPING.has(name) && !name.endsWith('_id') && !leaveOut.includes(name) && !isNothing(value),
+    ),
+  ) as never;
+}
+
+function isNothing(value: unknown): boolean {
+  if (value === null || value === undefined || value === '') return true;
+  if (Array.isArray(value)) return value.length === 0;
+  return typeof value === 'object' && !(value instanceof Date) && Object.keys(value).length === 0;
+}
+
+/** The signature that stands under a member's letters: their own default one. */
+function signatureText(signatures: readonly Row<'signature'>[], member: string): string | undefined {
+  return signatures.find((one) => one.member_id === member && one.is_default)?.text;
+}
+
+function grouped<T>(rows: readonly T[], by: (row: T) => string | null): (id: string) => readonly T[] {
+  const groups = new Map<string | null, T[]>();
+  for (const row of rows) {
+    const group = groups.get(by(row));
+    if (group) group.push(row);
+    else groups.set(by(row), [row]);
+  }
+  return (id) => groups.get(id) ?? [];
+}

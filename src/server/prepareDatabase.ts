@@ -1,0 +1,36 @@
+import { openDatabase } from '../data/database';
+import { isEmpty, loadDemonstration } from '../data/demonstration/loadDemonstration';
+import { readDemonstration } from '../data/demonstration/readDemonstration';
+import { inSentence } from '../data/databaseError';
+import { migrate } from '../data/migrate';
+
+export interface Preparation {
+  /** the folder of the SQL migrations */
+  migrations: string;
+  /** the folder of the demonstration data */
+  demonstration: string;
+  load: 'anew' | 'if empty' | 'never';
+  /** what "today" in the demonstration data is read from */
+  now: number;
+}
+
+/**
+ * Migrates a database and loads the demonstration business as asked. Gives a line for each thing it did.
+ * @throws Error with a sentence
+ */
+export async function prepareDatabase(url: string, { migrations, demonstration, load, now }: Preparation): Promise<string[]> {
+  const database = openDatabase(url, { connections: 3 });
+  try {
+    const ran = await migrate(database.sequelize, migrations);
+    const done = ran.length ? [`The database is up to date (${ran.length} migrations ran).`] : [];
+    if (load === 'anew' || (load === 'if empty' && (await isEmpty(database)))) {
+      await loadDemonstration(database, await readDemonstration(demonstration, now));
+      done.push('The demonstration business is loaded.');
+    }
+    return done;
+  } catch (error) {
+    throw inSentence(error);
+  } finally {
+    await database.close();
+  }
+}

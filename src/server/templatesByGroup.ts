@@ -1,0 +1,46 @@
+import {
+  groupsOfBusiness,
+  templatesOfBusiness,
+  type KeptTemplate,
+} from '../data/repositories/templatesOfBusiness';
+import { connection } from './connection';
+import type { CurrentMember } from './currentMember';
+
+/** A group with its templates, as the index of the templates lists them. */
+export interface GroupedTemplates {
+  key: string;
+  name: string;
+  initial: string;
+  tint: string;
+  templates: TemplateEntry[];
+}
+
+export interface TemplateEntry {
+  key: string;
+  name: string;
+  startsFrom: string;
+}
+
+/** All templates of a member under their groups, in order; those without a group come last under a heading of their own. */
+export async function templatesByGroup({ business_id, id }: CurrentMember): Promise<GroupedTemplates[]> {
+  const [groups, templates] = await Promise.all([
+    groupsOfBusiness(connection(), business_id),
+    templatesOfBusiness(connection(), business_id, id),
+  ]);
+  const under = (group_id: string | null) =>
+    templates.filter((one) => one.group_id === group_id).map(({ key, head }: KeptTemplate) => ({
+      key,
+      name: head.name,
+      startsFrom: head.startsFrom,
+    }));
+  const grouped = groups.map(({ id: group_id, key, name, initial, tint }) => ({
+    key,
+    name,
+    initial,
+    tint,
+    templates: under(group_id),
+  }));
+  const loose = under(null);
+  if (loose.length) grouped.push({ key: '', name: 'Without a group', initial: '–', tint: 'slate', templates: loose });
+  return grouped;
+}

@@ -1,0 +1,65 @@
+'use client';
+
+import { useId, useRef, useState, type FormEvent } from 'react';
+import Button from 'react-bootstrap/Button';
+import Form from 'react-bootstrap/Form';
+
+/** Address and password. What was typed stays when signing in fails. */
+export function SignInForm({ to }: { to: string }) {
+  const [problem, setProblem] = useState<{ error: string; field?: string }>();
+  const [busy, setBusy] = useState(false);
+  const form = useRef<HTMLFormElement>(null);
+  const messageId = useId();
+
+  async function submit(event: FormEvent<HTMLFormElement>) {
+    event.preventDefault();
+    const data = new FormData(event.currentTarget);
+    setBusy(true);
+    setProblem(undefined);
+    const failed = await askToSignIn(String(data.get('email')), String(data.get('password')));
+    if (!failed) {
+      window.location.assign(to);
+      return;
+    }
+    setBusy(false);
+    setProblem(failed);
+    form.current?.querySelector<HTMLInputElement>(`[name="${failed.field ?? 'password'}"]`)?.focus();
+  }
+
+  const describe = (field: string) =>
+    problem && (problem.field ?? field) === field ? { isInvalid: true, 'aria-describedby': messageId } : {};
+  return (
+    <Form ref={form} className="paper sign-in-paper" method="post" onSubmit={submit} noValidate>
+      <h1 className="wordmark">
+        Fair Quill<span aria-hidden="true">.</span>
+      </h1>
+      <Form.Group controlId="email" className="mb-3">
+        <Form.Label>Email address</Form.Label>
+        <Form.Control name="email" type="email" autoComplete="username" autoFocus {...describe('email')} />
+      </Form.Group>
+      <Form.Group controlId="password" className="mb-3">
+        <Form.Label>Password</Form.Label>
+        <Form.Control name="password" type="password" autoComplete="current-password" {...describe('password')} />
+      </Form.Group>
+      <p id={messageId} className="problem" role="alert">
+        {problem?.error}
+      </p>
+      <Button type="submit" disabled={busy} className="w-100">
+        {busy ? 'Signing in …' : 'Sign in'}
+      </Button>
+    </Form>
+  );
+}
+
+async function askToSignIn(email: string, password: string): Promise<{ error: string; field?: string } | undefined> {
+  try {
+    const answer = await fetch('/api/session', {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ email, password }),
+    });
+    return answer.ok ? undefined : ((await answer.json()) as { error: string; field?: string });
+  } catch {
+    return { error: 'There is no connection to the server. Try again in a moment.' };
+  }
+}

@@ -1,0 +1,68 @@
+import { createServer, type IncomingMessage, type Server, type ServerResponse } from 'node:http';
+import type { Letters } from './letters';
+import { letterPage, listPage } from './page';
+
+/**
+ * The mailbox's pages, and an interface for tests:
+ * GET /letters?to=ADDRESS · DELETE /letters · POST /refuse {code, words, times} · POST /delay {milliseconds}.
+ * It sets no cookies, as ports share them.
+ */
+export function startHttp(letters: Letters, port: number): Server {
+  const server = createServer((request, response) => {
+    answer(letters, request, response).catch((error: Error) => send(response, 400, { error: error.message }));
+  });
+  server.listen(port, '127.0.0.1', () => console.log(`HTTP on 127.0.0.1:${port}`));
+  return server;
+}
+
+async function answer(letters: Letters, request: IncomingMessage, response: ServerResponse): Promise<void> {
+  const url = new URL(request.url ?? '/', 'http://mailbox');
+  const route = `${request.method} ${url.pathname}`;
+  const letter = letters.find(Number(/^\/letters\/(\d+)(?:\/html)?$/.exec(url.pathname)?.[1]));
+  if (route === 'GET /') return page(response, listPage(letters, url.searchParams.get('to') ?? undefined));
+  if (route === 'GET /letters') return send(response, 200, letters.list(url.searchParams.get('to') ?? undefined));
+  if (request.method === 'GET' && letter && url.pathname.endsWith('/html')) return framed(response, letter.html);
+  if (request.method === 'GET' && letter) return page(response, letterPage(letter));
+  if (route === 'DELETE /letters') {
+    letters.clear();
+    return send(response, 200, {});
+  }
+  if (route === 'POST /refuse') {
+    const { code = 450, words = 'Try again later', times = 1 } = await body(request);
+    letters.refuseNext(Number(code), String(words), Number(times));
+    return send(response, 200, {});
+  }
+  if (route === 'POST /delay') {
+    letters.delay = Number((await body(request)).milliseconds ?? 0);
+    return send(response, 200, {});
+  }
+  send(response, 404, { error: 'There is nothing here.' });
+}
+
+async function body(request: IncomingMessage): Promise<Record<string, unknown>> {
+  let text = '';
+  for await (const chunk of request) text += chunk;
+  return JSON.parse(text || '{}') as Record<string, unknown>;
+}
+
+function send(response: ServerResponse, status: number, value: unknown): void {
+  response.writeHead(status, { 'content-type': 'application/json; charset=utf-8' });
+  response.end(JSON.stringify(value));
+}
+
+function page(response: ServerResponse, html: string): void {
+  response.writeHead(200, {
+    'content-type': 'text/html; charset=utf-8',
+    'content-security-policy': "default-src 'none'; style-src 'unsafe-inline'; frame-src 'self'",
+  });
+  response.end(html);
+}
+
+/** A letter's own HTML runs nothing and loads nothing. */
+function framed(response: ServerResponse, html: string): void {
+  response.writeHead(200, {
+    'content-type': 'text/html; charset=utf-8',
+    'content-security-policy': "sandbox; default-src 'none'; style-src 'unsafe-inline'; img-src data: cid:",
+  });
+  response.end(html);
+}

@@ -1,0 +1,56 @@
+/** A letter as it lay in somebody's mailbox. */
+export interface Letter {
+  id: number;
+  receivedAt: string;
+  from: string;
+  /** the envelope's recipients, blind copies included */
+  to: string[];
+  subject: string;
+  text: string;
+  html: string;
+  headers: { name: string; value: string }[];
+  raw: string;
+}
+
+/** How many letters are kept: the oldest go first. */
+const MOST = 1000;
+
+/** Everything that has arrived, and what the next delivery shall be met with. */
+export class Letters {
+  private kept: Letter[] = [];
+  private count = 0;
+  private refusals: { code: number; words: string }[] = [];
+  delay = 0;
+
+  add(letter: Omit<Letter, 'id'>): void {
+    this.kept.push({ ...letter, id: ++this.count });
+    if (this.kept.length > MOST) this.kept.shift();
+  }
+
+  list(address?: string): Letter[] {
+    const wanted = address?.toLowerCase();
+    return wanted ? this.kept.filter(({ to }) => to.some((one) => one.toLowerCase() === wanted)) : [...this.kept];
+  }
+
+  find(id: number): Letter | undefined {
+    return this.kept.find((letter) => letter.id === id);
+  }
+
+  addresses(): string[] {
+    return [...new Set(this.kept.flatMap(({ to }) => to.map((one) => one.toLowerCase())))].sort();
+  }
+
+  clear(): void {
+    this.kept = [];
+    this.refusals = [];
+    this.delay = 0;
+  }
+
+  refuseNext(code: number, words: string, times: number): void {
+    for (let i = 0; i < times; i++) this.refusals.push({ code, words });
+  }
+
+  takeRefusal(): { code: number; words: string } | undefined {
+    return this.refusals.shift();
+  }
+}

@@ -1,0 +1,18 @@
+// A stand-in for the world's mail: takes letters by SMTP on loopback and shows each address's mailbox as its owner
+// would see it. It delivers nothing anywhere.
+import { startHttp } from './http';
+import { Letters } from './letters';
+import { startSmtp } from './smtp';
+
+const letters = new Letters();
+const smtp = startSmtp(letters, Number(process.env.MAILBOX_SMTP_PORT ?? 3425));
+const http = startHttp(letters, Number(process.env.MAILBOX_PORT ?? 3480));
+
+for (const signal of ['SIGTERM', 'SIGINT'] as const) {
+  process.on(signal, () => {
+    smtp.close(() => undefined);
+    http.close();
+    http.closeAllConnections();
+    setTimeout(() => process.exit(0), 200).unref();
+  });
+}

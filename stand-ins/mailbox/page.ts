@@ -1,0 +1,46 @@
+import type { Letter, Letters } from './letters';
+
+const STYLE = `body{margin:0;font:15px/1.5 system-ui,sans-serif;background:#e8e4da;color:#1f2933}
+main{max-width:760px;margin:0 auto;padding:24px 16px}a{color:#4b3f8f}
+li{margin:8px 0}article{background:#fffdf8;padding:20px;margin:16px 0}
+iframe{width:100%;height:480px;border:1px solid #cfc8b8;background:#fff}pre{white-space:pre-wrap}small{color:#6f6a60}`;
+
+/** All mailboxes, or one with its letters, newest first. */
+export function listPage(letters: Letters, to: string | undefined): string {
+  if (to === undefined) {
+    const rows = letters.addresses().map((address) => {
+      const count = letters.list(address).length;
+      return `<li><a href="/?to=${encodeURIComponent(address)}">${escape(address)}</a> <small>${count}</small></li>`;
+    });
+    return frame('Mailboxes', rows.length ? `<ul>${rows.join('')}</ul>` : '<p>No letter has arrived yet.</p>');
+  }
+  const rows = letters
+    .list(to)
+    .reverse()
+    .map(
+      ({ id, subject, from, receivedAt }) =>
+        `<li><a href="/letters/${id}">${escape(subject || '(no subject)')}</a><br><small>${escape(from)} · ${escape(receivedAt)}</small></li>`,
+    );
+  return frame(`Mailbox of ${to}`, `<p><a href="/">All mailboxes</a></p><ul>${rows.join('')}</ul>`);
+}
+
+export function letterPage(letter: Letter): string {
+  const headers = letter.headers.map(({ name, value }) => `${name}: ${value}`).join('\n');
+  return frame(
+    letter.subject || '(no subject)',
+    `<p><a href="/?to=${encodeURIComponent(letter.to[0] ?? '')}">Back to the mailbox</a></p>
+<article><small>${escape(letter.from)} to ${escape(letter.to.join(', '))} · ${escape(letter.receivedAt)}</small>
+<iframe sandbox title="The letter as its reader sees it" src="/letters/${letter.id}/html"></iframe></article>
+<article><h2>As text</h2><pre>${escape(letter.text)}</pre></article>
+<article><h2>Headers</h2><pre>${escape(headers)}</pre></article>`,
+  );
+}
+
+function frame(title: string, content: string): string {
+  return `<!doctype html><html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width">
+<title>${escape(title)}</title><style>${STYLE}</style></head><body><main><h1>${escape(title)}</h1>${content}</main></body></html>`;
+}
+
+function escape(text: string): string {
+  return text.replace(/[&<>"]/g, (char) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' })[char]!);
+}
