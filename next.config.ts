@@ -6,7 +6,10 @@ const config: NextConfig = {
   serverExternalPackages: ['sequelize', 'pg', 'pg-boss', 'umzug'],
   poweredByHeader: false,
   devIndicators: false,
-  sassOptions: { quietDeps: true, silenceDeprecations: ['import', 'global-builtin', 'color-functions', 'if-function'] },
+  sassOptions: {
+    quietDeps: true,
+    silenceDeprecations: ['import', 'global-builtin', 'color-functions', 'if-function'],
+  },
 };
 
 export default config;

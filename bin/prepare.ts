@@ -8,7 +8,11 @@ try {
   const done = await prepareDatabase(process.env.DATABASE_URL ?? '', {
     migrations: path.join(root, 'src/data/migrations'),
     demonstration: path.join(root, 'src/data/demonstration'),
-    load: flags.includes('--demonstration') ? 'anew' : flags.includes('--demonstration-if-empty') ? 'if empty' : 'never',
+    load: flags.includes('--demonstration')
+      ? 'anew'
+      : flags.includes('--demonstration-if-empty')
+        ? 'if empty'
+        : 'never',
     now: process.env.FAIRQUILL_NOW ? Date.parse(process.env.FAIRQUILL_NOW) : Date.now(),
   });
   for (const line of done) console.log(line);

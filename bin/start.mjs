@@ -21,7 +21,8 @@ async function main({ dev }) {
   let leaving;
   const leave = (code) => {
     leaving ??= (async () => {
-      for (const cleanUp of cleanUps.reverse()) await cleanUp().catch((error) => console.error(error.message));
+      for (const cleanUp of cleanUps.reverse())
+        await cleanUp().catch((error) => console.error(error.message));
       process.exit(code);
     })();
     return leaving;
@@ -45,7 +46,9 @@ async function main({ dev }) {
     await prepare(await bundle('bin/prepare.ts'), environment);
     if (!dev) await ensureBuild('.next', environment);
     const processes = new Processes(settings.logs, (name, code) => {
-      console.error(`The ${name} process ended (${code}). Its log is ${path.join(settings.logs, `${name}.log`)}`);
+      console.error(
+        `The ${name} process ended (${code}). Its log is ${path.join(settings.logs, `${name}.log`)}`,
+      );
       void leave(1);
     });
     cleanUps.push(() => processes.stop());
@@ -54,9 +57,14 @@ async function main({ dev }) {
     const webEnvironment = dev ? { ...environment, NODE_ENV: 'development' } : environment;
     await processes.start('web', web, { env: webEnvironment, cwd: ROOT, show: dev });
     await processes.start('worker', [await bundle('bin/worker.ts')], { env: environment, cwd: ROOT });
-    await processes.start('mailbox', [await bundle('stand-ins/mailbox/mailbox.ts')], { env: environment, cwd: ROOT });
+    await processes.start('mailbox', [await bundle('stand-ins/mailbox/mailbox.ts')], {
+      env: environment,
+      cwd: ROOT,
+    });
     await hold.write(processes.pids());
-    await answering(`http://${settings.host === '0.0.0.0' ? '127.0.0.1' : settings.host}:${settings.port}/health`);
+    await answering(
+      `http://${settings.host === '0.0.0.0' ? '127.0.0.1' : settings.host}:${settings.port}/health`,
+    );
     report(settings, began);
   } catch (error) {
     console.error(error instanceof Sentence ? error.message : error);
@@ -65,7 +73,10 @@ async function main({ dev }) {
 }
 
 async function prepare(file, environment) {
-  const { code, output } = await command(process.execPath, [file, ROOT, '--demonstration-if-empty'], { env: environment, cwd: ROOT });
+  const { code, output } = await command(process.execPath, [file, ROOT, '--demonstration-if-empty'], {
+    env: environment,
+    cwd: ROOT,
+  });
   if (code !== 0) throw new Sentence(output.trim());
   if (output.trim()) console.log(output.trim());
 }

@@ -38,7 +38,13 @@ export const USAGE =
 export function readArguments(argv: string[]): FillArguments | string[] {
   const wrong: string[] = [];
   const names = Object.keys(OPTIONS);
-  const { values, tokens } = parseArgs({ args: argv, options: OPTIONS, strict: false, allowPositionals: true, tokens: true });
+  const { values, tokens } = parseArgs({
+    args: argv,
+    options: OPTIONS,
+    strict: false,
+    allowPositionals: true,
+    tokens: true,
+  });
   for (const token of tokens ?? []) {
     if (token.kind === 'positional') wrong.push(`“${token.value}” is not expected.`);
     else if (token.kind === 'option' && !names.includes(token.name)) {
@@ -51,13 +57,16 @@ export function readArguments(argv: string[]): FillArguments | string[] {
     const value = values[name];
     return typeof value === 'string' && value !== '' ? value : undefined;
   };
-  const many = (name: 'to' | 'answer') => ((values[name] as unknown[]) ?? []).filter((one) => typeof one === 'string') as string[];
+  const many = (name: 'to' | 'answer') =>
+    ((values[name] as unknown[]) ?? []).filter((one) => typeof one === 'string') as string[];
   for (const name of ['template', 'records', 'from'] as const) {
-    if (text(name) === undefined && !wrong.some((one) => one.includes(`“--${name}”`))) wrong.push(`“--${name}” is missing.`);
+    if (text(name) === undefined && !wrong.some((one) => one.includes(`“--${name}”`)))
+      wrong.push(`“--${name}” is missing.`);
   }
   const from = startingPoint(text('from'), wrong);
   const as = text('as') ?? 'text';
-  if (!(FORMS as readonly string[]).includes(as)) wrong.push(`“--as” is one of ${FORMS.join(', ')}, not “${as}”.${didYouMean(as, FORMS)}`);
+  if (!(FORMS as readonly string[]).includes(as))
+    wrong.push(`“--as” is one of ${FORMS.join(', ')}, not “${as}”.${didYouMean(as, FORMS)}`);
   const now = text('now') === undefined ? Date.now() : readMoment(text('now')!);
   if (now === undefined) wrong.push(`“--now” is a moment as 2026-03-02T09:00:00Z, not “${text('now')}”.`);
   const answers = many('answer').map((answer): [string, string] => {
@@ -83,7 +92,8 @@ function startingPoint(text: string | undefined, wrong: string[]): FillArguments
   if (text === undefined) return undefined;
   const colon = text.indexOf(':');
   const kind = text.slice(0, Math.max(colon, 0));
-  if (colon > 0 && isStartingKind(kind) && text.length > colon + 1) return { kind, key: text.slice(colon + 1) };
+  if (colon > 0 && isStartingKind(kind) && text.length > colon + 1)
+    return { kind, key: text.slice(colon + 1) };
   const near = didYouMean(kind || text, STARTING_POINTS);
   wrong.push(`“--from” is a record as invoice:KEY, of ${STARTING_POINTS.join(', ')}, not “${text}”.${near}`);
   return undefined;

@@ -13,7 +13,12 @@ export async function readPassages(folder: string, problems: Problem[]): Promise
     const reading = readPassage(await readFile(file, 'utf8'), file, path.basename(name, '.md'));
     if (!reading.value) problems.push(...reading.problems);
     else if (passages.has(reading.value.name)) {
-      problems.push({ file, line: 1, column: 1, message: `There is another passage called “${reading.value.name}”.` });
+      problems.push({
+        file,
+        line: 1,
+        column: 1,
+        message: `There is another passage called “${reading.value.name}”.`,
+      });
     } else passages.set(reading.value.name, { passage: reading.value, places: reading.places });
   }
   return passages;

@@ -47,12 +47,16 @@ export async function runFill(argv: string[], { out, err }: Streams): Promise<nu
   }
 }
 
-async function readEverything(given: FillArguments): Promise<{ compiled: CompiledTemplate; records: RecordsFile }> {
+async function readEverything(
+  given: FillArguments,
+): Promise<{ compiled: CompiledTemplate; records: RecordsFile }> {
   const [template, records] = await Promise.all([readText(given.template), readText(given.records)]);
   const problems: Problem[] = [];
   const reading = readTemplate(template, given.template);
   const read = readRecords(records, given.records);
-  const passages = given.passages ? await readPassages(given.passages, problems).catch(cannotRead(given.passages)) : new Map();
+  const passages = given.passages
+    ? await readPassages(given.passages, problems).catch(cannotRead(given.passages))
+    : new Map();
   problems.unshift(...reading.problems, ...read.problems);
   if (!reading.value || !read.value || problems.length) throw new Unusable(problems.map(inWords));
   const { business } = read.value;
@@ -67,22 +71,34 @@ async function readEverything(given: FillArguments): Promise<{ compiled: Compile
   return { compiled, records: read.value };
 }
 
-function situate({ from, now, member, to, template }: FillArguments, { head }: CompiledTemplate, records: RecordsFile): Situation {
+function situate(
+  { from, now, member, to, template }: FillArguments,
+  { head }: CompiledTemplate,
+  records: RecordsFile,
+): Situation {
   if (head.startsFrom !== from.kind) {
-    throw new Unusable([`${template}:1:1: “${head.name}” starts from ${head.startsFrom}, and --from names ${from.kind}:${from.key}.`]);
+    throw new Unusable([
+      `${template}:1:1: “${head.name}” starts from ${head.startsFrom}, and --from names ${from.kind}:${from.key}.`,
+    ]);
   }
   const book = new RecordBook(records, now);
   const members = [...book.members.keys()];
   const sender = member === undefined ? book.members.values().next().value : book.members.get(member);
-  if (!sender && member !== undefined) throw new Unusable([`fill: There is no member “${member}”.${didYouMean(member, members)}`]);
+  if (!sender && member !== undefined)
+    throw new Unusable([`fill: There is no member “${member}”.${didYouMean(member, members)}`]);
   const wishes = { sender: sender ?? { key: '' } };
   const situation = situationFrom(book, from, wishes);
   if (!situation) {
     const keys = book[`${from.kind === 'enquiry' ? 'enquirie' : from.kind}s`].keys();
-    throw new Unusable([`fill: There is no ${from.kind} “${from.key}”.${didYouMean(from.key, keys, `${from.kind}:`)}`]);
+    throw new Unusable([
+      `fill: There is no ${from.kind} “${from.key}”.${didYouMean(from.key, keys, `${from.kind}:`)}`,
+    ]);
   }
   if (to.length === 0) return situation;
-  return situationFrom(book, from, { ...wishes, recipients: to.map((key) => recipient(key, situation, book)) })!;
+  return situationFrom(book, from, {
+    ...wishes,
+    recipients: to.map((key) => recipient(key, situation, book)),
+  })!;
 }
 
 /** A contact of the client, the client itself, or a partner or member as `partner:KEY`. */
@@ -92,14 +108,21 @@ function recipient(key: string, situation: Situation, book: RecordBook): Recipie
   if (contact) return { kind: 'contact', data: contact };
   if (client && client.key === key) return { kind: 'client', data: client };
   const [kind, rest = ''] = key.split(/:(.*)/s);
-  const other = kind === 'partner' ? book.partners.get(rest) : kind === 'member' ? book.members.get(rest) : undefined;
+  const other =
+    kind === 'partner' ? book.partners.get(rest) : kind === 'member' ? book.members.get(rest) : undefined;
   if (other) return { kind: kind as 'partner' | 'member', data: other };
   const keys = (client?.contacts ?? []).map((one) => one.key);
   const whom = client?.name ?? client?.key ?? 'this client';
-  throw new Unusable([`fill: ${whom} has no contact “${key}”.${didYouMean(key, keys) || (keys.length ? ` There are ${keys.join(', ')}.` : '')}`]);
+  throw new Unusable([
+    `fill: ${whom} has no contact “${key}”.${didYouMean(key, keys) || (keys.length ? ` There are ${keys.join(', ')}.` : '')}`,
+  ]);
 }
 
-function answersOf({ answers }: FillArguments, { blanks }: CompiledTemplate, { business }: RecordsFile): Map<string, unknown> {
+function answersOf(
+  { answers }: FillArguments,
+  { blanks }: CompiledTemplate,
+  { business }: RecordsFile,
+): Map<string, unknown> {
   const read = new Map<string, unknown>();
   const wrong: string[] = [];
   for (const [name, answer] of answers) {
@@ -140,7 +163,8 @@ function readText(file: string): Promise<string> {
 
 function cannotRead(file: string): (error: NodeJS.ErrnoException) => never {
   return (error) => {
-    const why = error.code === 'ENOENT' ? 'There is no such file or folder.' : `It cannot be read (${error.code}).`;
+    const why =
+      error.code === 'ENOENT' ? 'There is no such file or folder.' : `It cannot be read (${error.code}).`;
     throw new Unusable([`${file}:1:1: ${why}`]);
   };
 }

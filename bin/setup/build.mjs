@@ -24,7 +24,8 @@ export async function ensureBuild(distDir, environment) {
     env: { ...environment, NEXT_DIST_DIR: distDir },
   });
   if (code !== 0) {
-    if (/ENOSPC|no space left/i.test(output)) throw new Sentence('The disk is full. Make room and start again.');
+    if (/ENOSPC|no space left/i.test(output))
+      throw new Sentence('The disk is full. Make room and start again.');
     throw new Sentence(`The application could not be built:\n${output.trim()}`);
   }
   await writeFile(stamp, wanted);
@@ -35,7 +36,11 @@ async function fingerprint() {
   const files = (await Promise.all(INPUTS.map((input) => filesOf(path.join(ROOT, input))))).flat().sort();
   for (const file of files) {
     if (/\.test\.tsx?$/.test(file)) continue;
-    hash.update(path.relative(ROOT, file)).update('\0').update(await readFile(file)).update('\0');
+    hash
+      .update(path.relative(ROOT, file))
+      .update('\0')
+      .update(await readFile(file))
+      .update('\0');
   }
   return hash.digest('hex');
 }

@@ -10,9 +10,13 @@ import { Sentence } from './sentence.mjs';
 export async function holdDataFolder(dataDir) {
   await mkdir(dataDir, { recursive: true });
   const file = path.join(dataDir, 'running.json');
-  const left = await readFile(file, 'utf8').then(JSON.parse).catch(() => undefined);
+  const left = await readFile(file, 'utf8')
+    .then(JSON.parse)
+    .catch(() => undefined);
   if (left && (await isOurs(left.pid))) {
-    throw new Sentence(`Fair Quill runs already on this data (process ${left.pid}). Stop it first, or choose another DATA_DIR.`);
+    throw new Sentence(
+      `Fair Quill runs already on this data (process ${left.pid}). Stop it first, or choose another DATA_DIR.`,
+    );
   }
   for (const pid of left?.children ?? []) if (await isOurs(pid)) signal(pid, 'SIGKILL');
   const write = (children) => writeFile(file, JSON.stringify({ pid: process.pid, children }));

@@ -21,7 +21,8 @@ export async function startPostgres(dataDir) {
   const cluster = path.join(home, 'cluster');
   const secret = await clusterSecret(home);
   const run = (name, args) => command(path.join(binaries.folder, name), args, { cwd: '/', ...as });
-  if (!(await exists(path.join(cluster, 'PG_VERSION')))) await makeCluster({ home, cluster, secret, as, run });
+  if (!(await exists(path.join(cluster, 'PG_VERSION'))))
+    await makeCluster({ home, cluster, secret, as, run });
   const made = (await readFile(path.join(cluster, 'PG_VERSION'), 'utf8')).trim();
   if (made !== binaries.version) {
     throw new Sentence(
@@ -44,12 +45,15 @@ async function findBinaries() {
   if (found) return found;
   await ensureDebianPackages(['postgresql'], 'PostgreSQL');
   const installed = await newestBinaries();
-  if (!installed) throw new Sentence('PostgreSQL was installed, but its programs are not in /usr/lib/postgresql.');
+  if (!installed)
+    throw new Sentence('PostgreSQL was installed, but its programs are not in /usr/lib/postgresql.');
   return installed;
 }
 
 async function newestBinaries() {
-  const versions = (await readdir('/usr/lib/postgresql').catch(() => [])).sort((a, b) => Number(b) - Number(a));
+  const versions = (await readdir('/usr/lib/postgresql').catch(() => [])).sort(
+    (a, b) => Number(b) - Number(a),
+  );
   for (const version of versions) {
     const folder = `/usr/lib/postgresql/${version}/bin`;
     if (await exists(path.join(folder, 'initdb'))) return { folder, version };
@@ -60,9 +64,16 @@ async function newestBinaries() {
 /** The server does not run as root: root starts it as Debian's user for it. */
 async function serverUser() {
   if (process.getuid?.() !== 0) return {};
-  const [uid, gid] = await Promise.all([command('id', ['-u', 'postgres']), command('id', ['-g', 'postgres'])]);
+  const [uid, gid] = await Promise.all([
+    command('id', ['-u', 'postgres']),
+    command('id', ['-g', 'postgres']),
+  ]);
   if (uid.code !== 0) throw new Sentence('There is no user “postgres” to run the database server as.');
-  return { uid: Number(uid.output), gid: Number(gid.output), env: { ...process.env, HOME: '/var/lib/postgresql' } };
+  return {
+    uid: Number(uid.output),
+    gid: Number(gid.output),
+    env: { ...process.env, HOME: '/var/lib/postgresql' },
+  };
 }
 
 /** Where the cluster lives: in the data folder, unless the server's user cannot reach it below a private one. */
@@ -100,7 +111,17 @@ async function makeCluster({ home, cluster, secret, as, run }) {
   await writeFile(file, secret, { mode: 0o600 });
   if (as.uid !== undefined) await Promise.all([chown(folder, as.uid, as.gid), chown(file, as.uid, as.gid)]);
   const { code, output } = await run('initdb', [
-    ...['-D', cluster, '-U', 'fairquill', '-E', 'UTF8', '--locale=C.UTF-8', '--locale-provider=icu', '--icu-locale=en-GB'],
+    ...[
+      '-D',
+      cluster,
+      '-U',
+      'fairquill',
+      '-E',
+      'UTF8',
+      '--locale=C.UTF-8',
+      '--locale-provider=icu',
+      '--icu-locale=en-GB',
+    ],
     ...['--auth=scram-sha-256', `--pwfile=${file}`],
   ]);
   await rm(folder, { recursive: true, force: true });
@@ -143,7 +164,8 @@ async function makeDatabase(folder, port, secret) {
 
 /** The server's last words as a sentence. */
 function reason(output, what) {
-  if (/No space left|disk full/i.test(output)) return 'The disk is full: the database cannot write. Make room and start again.';
+  if (/No space left|disk full/i.test(output))
+    return 'The disk is full: the database cannot write. Make room and start again.';
   const lines = output.trim().split('\n');
   const told = lines.filter((line) => /FATAL|PANIC|error:|could not/i.test(line)).slice(-3);
   return `${what}:\n${(told.length ? told : lines.slice(-3)).join('\n')}`;
@@ -155,4 +177,3 @@ async function exists(file) {
     () => false,
   );
 }
-

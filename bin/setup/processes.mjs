@@ -18,7 +18,12 @@ export class Processes {
     await mkdir(this.logs, { recursive: true });
     const log = createWriteStream(path.join(this.logs, `${name}.log`), { flags: 'a' });
     // A group of its own, so that Ctrl-C reaches this process alone, which then stops them in order.
-    const child = spawn(process.execPath, args, { env, cwd, stdio: ['ignore', 'pipe', 'pipe'], detached: true });
+    const child = spawn(process.execPath, args, {
+      env,
+      cwd,
+      stdio: ['ignore', 'pipe', 'pipe'],
+      detached: true,
+    });
     for (const stream of [child.stdout, child.stderr]) {
       stream.pipe(log, { end: false });
       if (show) stream.pipe(process.stdout, { end: false });

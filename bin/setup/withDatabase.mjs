@@ -16,7 +16,11 @@ export async function withDatabase(entry, args) {
     const running = await readFile(path.join(settings.dataDir, 'running.json'), 'utf8').catch(() => '');
     const postgres = settings.databaseUrl ? undefined : await startPostgres(settings.dataDir);
     const env = environmentFor(settings, settings.databaseUrl ?? postgres.url);
-    const child = spawn(process.execPath, [await bundle(entry), ...args(ROOT)], { env, cwd: ROOT, stdio: 'inherit' });
+    const child = spawn(process.execPath, [await bundle(entry), ...args(ROOT)], {
+      env,
+      cwd: ROOT,
+      stdio: 'inherit',
+    });
     const code = await new Promise((resolve) => child.on('exit', resolve));
     if (!running) await postgres?.stop();
     process.exitCode = code ?? 1;

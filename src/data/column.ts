@@ -1,4 +1,10 @@
-import { DataTypes, type Model, type ModelAttributeColumnOptions, type ModelStatic, type Sequelize } from 'sequelize';
+import {
+  DataTypes,
+  type Model,
+  type ModelAttributeColumnOptions,
+  type ModelStatic,
+  type Sequelize,
+} from 'sequelize';
 
 /** A column of a table with the type its values have in TypeScript. */
 export interface Column<T> extends ModelAttributeColumnOptions {
@@ -20,6 +26,11 @@ export function maybe<T>(one: Column<T>): Column<T | null> {
 /** The same column as part of the primary key. */
 export function key<T>(one: Column<T>): Column<T> {
   return { ...one, primaryKey: true };
+}
+
+/** The same column with what stands there when nothing is said, as in the database. */
+export function or<T>(one: Column<T>, value: NoInfer<T>): Column<T> {
+  return { ...one, defaultValue: value };
 }
 
 export const uuid = () => column<string>(DataTypes.UUID);

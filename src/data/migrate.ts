@@ -52,6 +52,8 @@ async function checkServer(sequelize: Sequelize): Promise<void> {
   );
   const major = Math.floor((row?.version ?? 0) / 10_000);
   if (major < OLDEST_SERVER) {
-    throw new UnusableDatabase(`The database server is PostgreSQL ${major}; ${OLDEST_SERVER} or newer is needed.`);
+    throw new UnusableDatabase(
+      `The database server is PostgreSQL ${major}; ${OLDEST_SERVER} or newer is needed.`,
+    );
   }
 }

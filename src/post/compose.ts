@@ -15,7 +15,9 @@ export interface OutgoingLetter {
 /** Composes a complete message (RFC 5322, multipart/alternative) as bytes. */
 export async function compose(letter: OutgoingLetter): Promise<Buffer> {
   const { copies, ...rest } = letter;
-  return new MailComposer({ ...rest, cc: copies, newline: '\r\n' } as ConstructorParameters<typeof MailComposer>[0])
+  return new MailComposer({ ...rest, cc: copies, newline: '\r\n' } as ConstructorParameters<
+    typeof MailComposer
+  >[0])
     .compile()
     .build();
 }

@@ -4,7 +4,11 @@ import type { Situation } from '../core/records/which/situation';
 import { compose } from '../post/compose';
 
 /** A filled template as a complete message from its sender, in the form of a .eml file. */
-export async function composeLetter(filled: Filled, { sender, book }: Situation, { date }: { date: Date }): Promise<string> {
+export async function composeLetter(
+  filled: Filled,
+  { sender, book }: Situation,
+  { date }: { date: Date },
+): Promise<string> {
   const address = (one: { name: string; email: string }) => ({ name: one.name, address: one.email });
   const { business } = book;
   const message = await compose({

@@ -17,9 +17,12 @@ export async function exportRecords(url: string, key?: string): Promise<RecordsF
       raw: true,
     })) as unknown as { id: string; key: string }[];
     const [only] = found;
-    if (!only) throw new Error(key === undefined ? 'There is no business yet.' : `There is no business “${key}”.`);
+    if (!only)
+      throw new Error(key === undefined ? 'There is no business yet.' : `There is no business “${key}”.`);
     if (found.length > 1) {
-      throw new Error(`There are several businesses: name one with --business, of ${found.map((one) => one.key).join(', ')}.`);
+      throw new Error(
+        `There are several businesses: name one with --business, of ${found.map((one) => one.key).join(', ')}.`,
+      );
     }
     return (await recordsOfBusiness(database, only.id))!;
   } catch (error) {

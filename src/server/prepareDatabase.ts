@@ -18,7 +18,10 @@ export interface Preparation {
  * Migrates a database and loads the demonstration business as asked. Gives a line for each thing it did.
  * @throws Error with a sentence
  */
-export async function prepareDatabase(url: string, { migrations, demonstration, load, now }: Preparation): Promise<string[]> {
+export async function prepareDatabase(
+  url: string,
+  { migrations, demonstration, load, now }: Preparation,
+): Promise<string[]> {
   const database = openDatabase(url, { connections: 3 });
   try {
     const ran = await migrate(database.sequelize, migrations);

@@ -49,7 +49,10 @@ export async function signIn(email: string, password: string): Promise<SignIn> {
 
 /** Ends a session, whether it is still good or not. */
 export async function signOut(token: string): Promise<void> {
-  await connection().models.session.update({ revoked_at: new Date() }, { where: { token_hash: hashToken(token) } });
+  await connection().models.session.update(
+    { revoked_at: new Date() },
+    { where: { token_hash: hashToken(token) } },
+  );
 }
 
 /** Tokens are kept hashed: what is read from the database signs nobody in. */

@@ -11,7 +11,12 @@ const TIDY = 'tidy';
  */
 export async function startWorker(url: string): Promise<{ stop: () => Promise<void> }> {
   const database = openDatabase(url, { connections: 3 });
-  const boss = new PgBoss({ connectionString: url, max: 3, maintenanceIntervalSeconds: 2, application_name: 'fair-quill' });
+  const boss = new PgBoss({
+    connectionString: url,
+    max: 3,
+    maintenanceIntervalSeconds: 2,
+    application_name: 'fair-quill',
+  });
   boss.on('error', (error) => console.error(error));
   await boss.start();
   await boss.createQueue(TIDY);

@@ -29,10 +29,13 @@ export async function templateInPencil(
   ]);
   const template = templates.find((one) => one.key === key);
   if (!template) return undefined;
-  const read = new Map(passages.map((passage): [string, ReadPassage] => [passage.name, { passage, places: new WeakMap() }]));
+  const read = new Map(
+    passages.map((passage): [string, ReadPassage] => [passage.name, { passage, places: new WeakMap() }]),
+  );
   const context = { schema, passages: read };
   const labels = { ...labelsOf(template, context) };
-  for (const { document } of passages) Object.assign(labels, labelsOf({ head: { ...template.head, subject: [] }, document }, context));
+  for (const { document } of passages)
+    Object.assign(labels, labelsOf({ head: { ...template.head, subject: [] }, document }, context));
   const { head, document, version } = template;
   return {
     key,

@@ -28,11 +28,13 @@ export async function templatesByGroup({ business_id, id }: CurrentMember): Prom
     templatesOfBusiness(connection(), business_id, id),
   ]);
   const under = (group_id: string | null) =>
-    templates.filter((one) => one.group_id === group_id).map(({ key, head }: KeptTemplate) => ({
-      key,
-      name: head.name,
-      startsFrom: head.startsFrom,
-    }));
+    templates
+      .filter((one) => one.group_id === group_id)
+      .map(({ key, head }: KeptTemplate) => ({
+        key,
+        name: head.name,
+        startsFrom: head.startsFrom,
+      }));
   const grouped = groups.map(({ id: group_id, key, name, initial, tint }) => ({
     key,
     name,
@@ -41,6 +43,7 @@ export async function templatesByGroup({ business_id, id }: CurrentMember): Prom
     templates: under(group_id),
   }));
   const loose = under(null);
-  if (loose.length) grouped.push({ key: '', name: 'Without a group', initial: '–', tint: 'slate', templates: loose });
+  if (loose.length)
+    grouped.push({ key: '', name: 'Without a group', initial: '–', tint: 'slate', templates: loose });
   return grouped;
 }

@@ -20,8 +20,10 @@ async function answer(letters: Letters, request: IncomingMessage, response: Serv
   const route = `${request.method} ${url.pathname}`;
   const letter = letters.find(Number(/^\/letters\/(\d+)(?:\/html)?$/.exec(url.pathname)?.[1]));
   if (route === 'GET /') return page(response, listPage(letters, url.searchParams.get('to') ?? undefined));
-  if (route === 'GET /letters') return send(response, 200, letters.list(url.searchParams.get('to') ?? undefined));
-  if (request.method === 'GET' && letter && url.pathname.endsWith('/html')) return framed(response, letter.html);
+  if (route === 'GET /letters')
+    return send(response, 200, letters.list(url.searchParams.get('to') ?? undefined));
+  if (request.method === 'GET' && letter && url.pathname.endsWith('/html'))
+    return framed(response, letter.html);
   if (request.method === 'GET' && letter) return page(response, letterPage(letter));
   if (route === 'DELETE /letters') {
     letters.clear();

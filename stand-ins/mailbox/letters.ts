@@ -29,7 +29,9 @@ export class Letters {
 
   list(address?: string): Letter[] {
     const wanted = address?.toLowerCase();
-    return wanted ? this.kept.filter(({ to }) => to.some((one) => one.toLowerCase() === wanted)) : [...this.kept];
+    return wanted
+      ? this.kept.filter(({ to }) => to.some((one) => one.toLowerCase() === wanted))
+      : [...this.kept];
   }
 
   find(id: number): Letter | undefined {

@@ -12,7 +12,10 @@ export function listPage(letters: Letters, to: string | undefined): string {
       const count = letters.list(address).length;
       return `<li><a href="/?to=${encodeURIComponent(address)}">${escape(address)}</a> <small>${count}</small></li>`;
     });
-    return frame('Mailboxes', rows.length ? `<ul>${rows.join('')}</ul>` : '<p>No letter has arrived yet.</p>');
+    return frame(
+      'Mailboxes',
+      rows.length ? `<ul>${rows.join('')}</ul>` : '<p>No letter has arrived yet.</p>',
+    );
   }
   const rows = letters
     .list(to)
@@ -42,5 +45,8 @@ function frame(title: string, content: string): string {
 }
 
 function escape(text: string): string {
-  return text.replace(/[&<>"]/g, (char) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' })[char]!);
+  return text.replace(
+    /[&<>"]/g,
+    (char) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' })[char]!,
+  );
 }

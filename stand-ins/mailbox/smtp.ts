@@ -29,7 +29,10 @@ export function startSmtp(letters: Letters, port: number): SMTPServer {
           subject: parsed.subject ?? '',
           text: parsed.text ?? '',
           html: parsed.html || '',
-          headers: parsed.headerLines.map(({ key, line }) => ({ name: key, value: line.replace(/^[^:]*:\s*/, '') })),
+          headers: parsed.headerLines.map(({ key, line }) => ({
+            name: key,
+            value: line.replace(/^[^:]*:\s*/, ''),
+          })),
           raw: raw.toString('utf8'),
         });
         done();

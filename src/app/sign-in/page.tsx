@@ -5,7 +5,11 @@ import { signedIn } from '../session';
 
 export const metadata: Metadata = { title: 'Sign in' };
 
-export default async function SignInPage({ searchParams }: { searchParams: Promise<{ to?: string | string[] }> }) {
+export default async function SignInPage({
+  searchParams,
+}: {
+  searchParams: Promise<{ to?: string | string[] }>;
+}) {
   const { to } = await searchParams;
   const target = ownPath(to);
   if (await signedIn()) redirect(target);

@@ -8,7 +8,11 @@ export default async function TemplatesLayout({ children }: { children: ReactNod
   const member = await requireMember('/templates');
   const groups = await templatesByGroup(member);
   return (
-    <Shell member={member.full_name} business={member.business_name} index={<TemplateIndex groups={groups} />}>
+    <Shell
+      member={member.full_name}
+      business={member.business_name}
+      index={<TemplateIndex groups={groups} />}
+    >
       {children}
     </Shell>
   );

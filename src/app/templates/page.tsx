@@ -9,7 +9,9 @@ export default async function TemplatesPage() {
   const any = groups.some((group) => group.templates.length > 0);
   return (
     <p className="hint">
-      {any ? 'Choose a template to read it as a letter.' : 'There is no template yet. The first one will stand here.'}
+      {any
+        ? 'Choose a template to read it as a letter.'
+        : 'There is no template yet. The first one will stand here.'}
     </p>
   );
 }

@@ -33,8 +33,7 @@ export function civilOf(day: Day): CivilDate {
     (dayOfEra - Math.floor(dayOfEra / 1460) + Math.floor(dayOfEra / 36524) - Math.floor(dayOfEra / 146096)) /
       365,
   );
-  const dayOfYear =
-    dayOfEra - (365 * yearOfEra + Math.floor(yearOfEra / 4) - Math.floor(yearOfEra / 100));
+  const dayOfYear = dayOfEra - (365 * yearOfEra + Math.floor(yearOfEra / 4) - Math.floor(yearOfEra / 100));
   const monthFromMarch = Math.floor((5 * dayOfYear + 2) / 153);
   const month = monthFromMarch < 10 ? monthFromMarch + 3 : monthFromMarch - 9;
   return {

@@ -38,7 +38,9 @@ export function readAnswer(
     case 'long text':
       return { value: trimmed.replace(/\r\n?/g, '\n') };
     case 'number':
-      return /^-?\d+(?:\.\d+)?$/.test(trimmed) ? { value: Number(trimmed) } : { expected: 'a number, as 3 or 2.5' };
+      return /^-?\d+(?:\.\d+)?$/.test(trimmed)
+        ? { value: Number(trimmed) }
+        : { expected: 'a number, as 3 or 2.5' };
     case 'money': {
       const value = readAmount(trimmed, currency);
       return value === undefined ? { expected: 'a sum, as 65 or 65.00' } : { value };

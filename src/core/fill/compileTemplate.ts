@@ -1,12 +1,11 @@
-import { SCHEMA_DEFAULTS } from '../records/defaults';
-import type { Schema } from '../records/schema';
-import type { Problem, Places } from '../template/problem';
+import type { Problem } from '../template/problem';
 import type { Template, TemplateHead } from '../template/template';
 import type { BlankDefinition } from './blanks';
 import { compileBlocks } from './compile/blocks';
 import { collectBlanks } from './compile/collectBlanks';
+import { newScope, type CompileContext } from './compile/newScope';
 import { compileLine } from './compile/words';
-import type { ReadPassage, Scope } from './paths/scope';
+import type { Scope } from './paths/scope';
 import type { Piece, Run } from './run';
 
 /** A template judged and made ready: filled any number of times, for any records of its business. */
@@ -20,35 +19,16 @@ export interface CompiledTemplate {
   body: Piece;
 }
 
-export interface CompileContext {
-  schema: Schema;
-  passages: ReadonlyMap<string, ReadPassage>;
-  currency?: string;
-  /** where the template's tags were read; a document from the database has none */
-  places?: Places;
-  /** the name that problems are reported under */
-  file?: string;
-}
-
 /** Judges a template by the schema and compiles it; everything that is wrong is reported at once. */
 export function compileTemplate(
   { head, document }: Template,
   context: CompileContext,
 ): { compiled: CompiledTemplate; problems: [] } | { compiled: undefined; problems: Problem[] } {
   const problems: Problem[] = [];
-  const scope: Scope = {
-    schema: context.schema,
-    startsFrom: head.startsFrom,
-    currency: context.currency ?? SCHEMA_DEFAULTS.currency,
-    frames: [],
-    passages: context.passages,
-    inside: [],
-    blanks: new Map(),
-    places: context.places ?? new WeakMap(),
-    file: context.file ?? head.name,
-    problems,
-  };
-  const lines = [head.subject, head.replyTo, head.copy, head.blindCopy].flatMap((line) => (line ? [line] : []));
+  const scope = newScope(context, head, problems);
+  const lines = [head.subject, head.replyTo, head.copy, head.blindCopy].flatMap((line) =>
+    line ? [line] : [],
+  );
   const blanks = collectBlanks([...lines, document.content], scope);
   const judged: Scope = { ...scope, blanks };
   const compiled: CompiledTemplate = {

@@ -17,7 +17,11 @@ export type Answers = ReadonlyMap<string, unknown>;
  * Fills a template for one situation. Never fails: what is missing is a hole, and its text shows a label in
  * brackets.
  */
-export function fillTemplate(template: CompiledTemplate, situation: Situation, answers: Answers = new Map()): Filled {
+export function fillTemplate(
+  template: CompiledTemplate,
+  situation: Situation,
+  answers: Answers = new Map(),
+): Filled {
   const from = template.head.from === 'responsible' ? responsibleOf(situation) : undefined;
   const letter = new LetterWriter();
   const formats = formatsFor(situation, template.head.language);
@@ -75,7 +79,11 @@ const made = new Map<string, Formats>();
 
 /** Formats are dear to make and alike for every letter of a business in one language. */
 function formatsFor({ book }: Situation, language: string | undefined): Formats {
-  const { locale: home = SCHEMA_DEFAULTS.locale, currency = SCHEMA_DEFAULTS.currency, hour_cycle } = book.business;
+  const {
+    locale: home = SCHEMA_DEFAULTS.locale,
+    currency = SCHEMA_DEFAULTS.currency,
+    hour_cycle,
+  } = book.business;
   const settings = {
     locale: language ?? home,
     home,

@@ -26,7 +26,9 @@ export function readerOf(type: FieldType): Reader {
     case 'percent':
     case 'duration':
       return (stored) =>
-        (typeof stored === 'string' || typeof stored === 'number') && readDecimal(stored) ? Number(stored) : undefined;
+        (typeof stored === 'string' || typeof stored === 'number') && readDecimal(stored)
+          ? Number(stored)
+          : undefined;
     case 'yes/no':
       return (stored) => (typeof stored === 'boolean' ? stored : undefined);
     case 'address':

@@ -10,7 +10,9 @@ export const HONORIFICS = new Set(
 
 /** What may stand after a name and is no part of the family name. */
 export const SUFFIXES = new Set(
-  'jr sr jnr snr junior senior ii iii iv phd md mba ba bsc msc ma obe cbe mbe frsm lram arcm esq qc kc rn cpa dds'.split(' '),
+  'jr sr jnr snr junior senior ii iii iv phd md mba ba bsc msc ma obe cbe mbe frsm lram arcm esq qc kc rn cpa dds'.split(
+    ' ',
+  ),
 );
 
 /**

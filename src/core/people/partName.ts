@@ -44,7 +44,11 @@ function partPerson(name: string): PersonName {
     const after = name.slice(comma + 1).trim();
     if (after && !after.split(/[ ,]+/).every(isSuffix)) {
       const given = partPerson(after);
-      return clean({ ...given, family: name.slice(0, comma).trim(), given: joined(given.given, given.family) });
+      return clean({
+        ...given,
+        family: name.slice(0, comma).trim(),
+        given: joined(given.given, given.family),
+      });
     }
   }
   let words = name.replaceAll(',', ' ').split(' ').filter(Boolean);

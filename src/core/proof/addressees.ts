@@ -3,7 +3,8 @@ import type { Check } from './proof';
 
 /** Somebody has to get the letter, and each by an address. */
 export const checkAddressees: Check = (_, { recipients }) => {
-  if (recipients.length === 0) return [{ kind: 'stop', message: 'There is nobody to write to. Choose a person.' }];
+  if (recipients.length === 0)
+    return [{ kind: 'stop', message: 'There is nobody to write to. Choose a person.' }];
   return recipients
     .filter(({ record }) => !record.data.email)
     .map(({ record }) => ({

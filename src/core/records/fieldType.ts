@@ -18,9 +18,7 @@ export type ScalarKind =
 
 /** The type of a field, a path or a step's result. */
 export type FieldType =
-  | { kind: ScalarKind }
-  | { kind: 'collection'; of: FieldType }
-  | { kind: 'record'; record: RecordKind };
+  { kind: ScalarKind } | { kind: 'collection'; of: FieldType } | { kind: 'record'; record: RecordKind };
 
 export const scalar = (kind: ScalarKind): FieldType => ({ kind });
 export const record = (name: RecordKind): FieldType => ({ kind: 'record', record: name });

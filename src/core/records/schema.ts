@@ -20,9 +20,7 @@ const NONE: ReadonlyMap<string, FieldDefinition> = new Map();
  * exists when any record of that kind has it, with the type its first value shows.
  */
 export function schemaOf(file: RecordsFile): Schema {
-  const custom = file.business.custom_fields
-    ? defined(file.business.custom_fields)
-    : found(file);
+  const custom = file.business.custom_fields ? defined(file.business.custom_fields) : found(file);
   const links = new Map(
     (file.business.links ?? []).map(({ key, name }) => [
       key,

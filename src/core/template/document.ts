@@ -49,15 +49,7 @@ export type Structured<Child> = Section<Structured<Child>> | When<Structured<Chi
 export type Block = Structured<PlainBlock | PassageUse>;
 
 export type PlainBlock =
-  | Paragraph
-  | Heading
-  | Rule
-  | Quote
-  | BulletList
-  | OrderedList
-  | Table
-  | CodeBlock
-  | StyledBlock;
+  Paragraph | Heading | Rule | Quote | BulletList | OrderedList | Table | CodeBlock | StyledBlock;
 
 export interface Paragraph {
   type: 'paragraph';
@@ -175,8 +167,7 @@ export interface Field {
 }
 
 export type BlankType =
-  | { kind: 'text' | 'long text' | 'number' | 'money' | 'date' | 'yes/no' }
-  | { kind: 'choice'; of: string[] };
+  { kind: 'text' | 'long text' | 'number' | 'money' | 'date' | 'yes/no' } | { kind: 'choice'; of: string[] };
 
 export interface Blank {
   type: 'blank';

@@ -14,15 +14,22 @@ export function sortMarks(marks: readonly Mark[]): Mark[] {
 }
 
 export function markKey(mark: Mark): string {
-  return mark.type === 'style' ? `style ${mark.style}` : mark.type === 'link' ? JSON.stringify(mark) : mark.type;
+  return mark.type === 'style'
+    ? `style ${mark.style}`
+    : mark.type === 'link'
+      ? JSON.stringify(mark)
+      : mark.type;
 }
 
 /** The marks of a node; a section or condition has those that all its children share. */
 export function marksOf(node: Inline): readonly Mark[] {
-  if (node.type !== 'section' && node.type !== 'when') return node.type === 'comment' ? [] : (node.marks ?? []);
+  if (node.type !== 'section' && node.type !== 'when')
+    return node.type === 'comment' ? [] : (node.marks ?? []);
   const children = [...node.content, ...(node.type === 'when' ? (node.otherwise ?? []) : [])];
   const [first, ...rest] = children.map(marksOf);
-  return (first ?? []).filter((mark) => rest.every((marks) => marks.some((m) => markKey(m) === markKey(mark))));
+  return (first ?? []).filter((mark) =>
+    rest.every((marks) => marks.some((m) => markKey(m) === markKey(mark))),
+  );
 }
 
 /** The node without one mark, its children too. */

@@ -33,7 +33,11 @@ export async function isEmpty({ models }: Database): Promise<boolean> {
   return (await models.business.count()) === 0;
 }
 
-async function removeBusiness({ sequelize, models }: Database, key: string, transaction: Transaction): Promise<void> {
+async function removeBusiness(
+  { sequelize, models }: Database,
+  key: string,
+  transaction: Transaction,
+): Promise<void> {
   const business = await models.business.findOne({ where: { key }, transaction, raw: true });
   if (!business) return;
   const { id } = business as unknown as { id: string };
@@ -70,7 +74,10 @@ async function memberRows({ members }: Demonstration, business_id: string): Prom
       full_name: member.full_name ?? member.key,
       email: member.email ?? '',
       // The passwords stand in the data for everyone to read; a fixed salt keeps the rows the same.
-      password_hash: await hashPassword(password, createHash('sha256').update(member.key).digest().subarray(0, 16)),
+      password_hash: await hashPassword(
+        password,
+        createHash('sha256').update(member.key).digest().subarray(0, 16),
+      ),
     })),
   );
 }
@@ -80,7 +87,11 @@ function templateRows({ groups, templates, passages, signatures }: Demonstration
     const group = groups.find((one) => one.name === name);
     return group ? stableId('group', group.key) : null;
   };
-  const keyOf = (name: string) => name.toLowerCase().replace(/[^a-z0-9]+/g, '-').replace(/^-|-$/g, '');
+  const keyOf = (name: string) =>
+    name
+      .toLowerCase()
+      .replace(/[^a-z0-9]+/g, '-')
+      .replace(/^-|-$/g, '');
   const document_schema = DOCUMENT_SCHEMA;
   return {
     template_group: groups.map((group, position) => ({

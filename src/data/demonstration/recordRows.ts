@@ -39,14 +39,16 @@ function businessRows({ business, partners = [] }: RecordsFile, business_id: str
 
 function clientRows({ clients = [], enquiries = [] }: RecordsFile, business_id: string): Rows {
   return {
-    client: clients.map(({ contacts: _c, items: _i, files: _f, responsible, kind, name = '', ...client }) => ({
-      ...client,
-      name,
-      kind: kind as 'person',
-      business_id,
-      id: stableId('client', client.key),
-      responsible_id: refer('member', responsible),
-    })),
+    client: clients.map(
+      ({ contacts: _c, items: _i, files: _f, responsible, kind, name = '', ...client }) => ({
+        ...client,
+        name,
+        kind: kind as 'person',
+        business_id,
+        id: stableId('client', client.key),
+        responsible_id: refer('member', responsible),
+      }),
+    ),
     contact: clients.flatMap(({ key: client, contacts = [] }) =>
       contacts.map((contact, position) => ({
         ...contact,
@@ -80,7 +82,16 @@ function clientRows({ clients = [], enquiries = [] }: RecordsFile, business_id: 
 function projectRows({ projects = [] }: RecordsFile, business_id: string): Rows {
   return {
     project: projects.map(
-      ({ client = '', contacts: _c, partners: _p, files: _f, responsible, title = '', status, ...project }) => ({
+      ({
+        client = '',
+        contacts: _c,
+        partners: _p,
+        files: _f,
+        responsible,
+        title = '',
+        status,
+        ...project
+      }) => ({
         ...project,
         title,
         status: status as 'planned',
@@ -113,7 +124,17 @@ function projectRows({ projects = [] }: RecordsFile, business_id: string): Rows 
 function bookingRows({ bookings = [] }: RecordsFile, business_id: string): Rows {
   return {
     booking: bookings.map(
-      ({ client = '', project, member, items: _i, service = '', status, starts_at, ends_at, ...booking }) => ({
+      ({
+        client = '',
+        project,
+        member,
+        items: _i,
+        service = '',
+        status,
+        starts_at,
+        ends_at,
+        ...booking
+      }) => ({
         ...booking,
         service,
         status: status as 'confirmed',

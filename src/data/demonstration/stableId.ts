@@ -6,5 +6,7 @@ export function stableId(...words: string[]): string {
   hash[6] = (hash[6]! & 0x0f) | 0x80;
   hash[8] = (hash[8]! & 0x3f) | 0x80;
   const hex = hash.toString('hex');
-  return [hex.slice(0, 8), hex.slice(8, 12), hex.slice(12, 16), hex.slice(16, 20), hex.slice(20, 32)].join('-');
+  return [hex.slice(0, 8), hex.slice(8, 12), hex.slice(12, 16), hex.slice(16, 20), hex.slice(20, 32)].join(
+    '-',
+  );
 }

@@ -60,7 +60,7 @@ begin
       raise exception 'there is no custom field "%" on a %', entry.key, tg_table_name using errcode = 'check_violation';
     end if;
     if jsonb_typeof(entry.value) = 'null' then continue; end if;
-    if not case field.type
+    if not (case field.type
         when 'number' then jsonb_typeof(entry.value) = 'number'
         when 'yes/no' then jsonb_typeof(entry.value) = 'boolean'
         when 'money' then jsonb_typeof(entry.value -> 'money') = 'number'
@@ -68,7 +68,7 @@ begin
         when 'moment' then entry.value #>> '{}' ~ '^\d{4}-\d\d-\d\dT'
         when 'choice' then entry.value #>> '{}' = any (field.choices)
         else jsonb_typeof(entry.value) = 'string'
-      end then
+      end) then
       raise exception 'custom field "%" of a % must be %', entry.key, tg_table_name, field.type using errcode = 'check_violation';
     end if;
   end loop;

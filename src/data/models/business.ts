@@ -1,5 +1,5 @@
 import type { AddressData, Custom } from '../../core/records/recordsFile';
-import { dates, json, key, maybe, oneOf, text, texts, uuid, whole, wholes } from '../column';
+import { dates, json, key, maybe, oneOf, or, text, texts, uuid, whole, wholes } from '../column';
 
 export const BUSINESS = {
   id: key(uuid()),
@@ -16,11 +16,11 @@ export const BUSINESS = {
   time_zone: text(),
   currency: text(),
   hour_cycle: whole(),
-  working_days: wholes(),
-  holidays: dates(),
+  working_days: or(wholes(), [1, 2, 3, 4, 5]),
+  holidays: or(dates(), []),
   item_label: text(),
-  custom: json<Custom>(),
-  version: whole(),
+  custom: or(json<Custom>(), {}),
+  version: or(whole(), 1),
 };
 
 export const CUSTOM_FIELD = {
@@ -54,7 +54,6 @@ export const PARTNER = {
   email: maybe(text()),
   phone: maybe(text()),
   address: maybe(json<AddressData>()),
-  custom: json<Custom>(),
-  version: whole(),
+  custom: or(json<Custom>(), {}),
+  version: or(whole(), 1),
 };
-

@@ -1,5 +1,5 @@
 import type { AddressData, Custom } from '../../core/records/recordsFile';
-import { date, dates, json, key, maybe, moment, oneOf, text, texts, uuid, whole } from '../column';
+import { date, dates, json, key, maybe, moment, oneOf, or, text, texts, uuid, whole } from '../column';
 
 export const CLIENT = {
   business_id: key(uuid()),
@@ -17,13 +17,13 @@ export const CLIENT = {
   address: maybe(json<AddressData>()),
   billing_address: maybe(json<AddressData>()),
   language: maybe(text()),
-  tags: texts(),
+  tags: or(texts(), []),
   since: maybe(date()),
   source: maybe(text()),
   notes: maybe(text()),
   responsible_id: maybe(uuid()),
-  custom: json<Custom>(),
-  version: whole(),
+  custom: or(json<Custom>(), {}),
+  version: or(whole(), 1),
 };
 
 export const CONTACT = {
@@ -40,7 +40,7 @@ export const CONTACT = {
   email: maybe(text()),
   phone: maybe(text()),
   mobile: maybe(text()),
-  uses: texts(),
+  uses: or(texts(), []),
 };
 
 export const ITEM = {
@@ -52,7 +52,7 @@ export const ITEM = {
   name: text(),
   kind: maybe(text()),
   notes: maybe(text()),
-  custom: json<Custom>(),
+  custom: or(json<Custom>(), {}),
 };
 
 export const ENQUIRY = {
@@ -67,7 +67,7 @@ export const ENQUIRY = {
   phone: maybe(text()),
   message: maybe(text()),
   service: maybe(text()),
-  wanted_on: dates(),
+  wanted_on: or(dates(), []),
   status: oneOf('waiting', 'answered', 'became work', 'closed'),
-  version: whole(),
+  version: or(whole(), 1),
 };

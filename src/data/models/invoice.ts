@@ -1,5 +1,5 @@
 import type { AddressData, Custom } from '../../core/records/recordsFile';
-import { date, decimal, json, key, maybe, money, oneOf, text, uuid, whole } from '../column';
+import { date, decimal, json, key, maybe, money, oneOf, or, text, uuid, whole } from '../column';
 
 export const INVOICE = {
   business_id: key(uuid()),
@@ -14,8 +14,8 @@ export const INVOICE = {
   bill_to: maybe(json<AddressData>()),
   pay_link: maybe(text()),
   notes: maybe(text()),
-  custom: json<Custom>(),
-  version: whole(),
+  custom: or(json<Custom>(), {}),
+  version: or(whole(), 1),
 };
 
 export const INVOICE_LINE = {

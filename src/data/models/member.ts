@@ -1,5 +1,5 @@
 import type { Custom } from '../../core/records/recordsFile';
-import { json, key, maybe, moment, oneOf, text, uuid, whole, yesNo } from '../column';
+import { json, key, maybe, moment, oneOf, or, text, uuid, whole, yesNo } from '../column';
 
 export const MEMBER = {
   business_id: key(uuid()),
@@ -13,10 +13,10 @@ export const MEMBER = {
   mobile: maybe(text()),
   email: text(),
   picture: maybe(text()),
-  role: oneOf('owner', 'member'),
+  role: or(oneOf('owner', 'member'), 'member'),
   password_hash: text(),
-  custom: json<Custom>(),
-  version: whole(),
+  custom: or(json<Custom>(), {}),
+  version: or(whole(), 1),
 };
 
 export const SESSION = {
@@ -35,5 +35,5 @@ export const SIGNATURE = {
   member_id: maybe(uuid()),
   name: text(),
   text: text(),
-  is_default: yesNo(),
+  is_default: or(yesNo(), false),
 };

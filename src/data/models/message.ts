@@ -1,12 +1,12 @@
 import type { Note } from '../../core/fill/filled';
-import { json, key, maybe, moment, oneOf, text, uuid, whole } from '../column';
+import { json, key, maybe, moment, oneOf, or, text, uuid, whole } from '../column';
 
 export const MESSAGE = {
   business_id: key(uuid()),
   id: key(uuid()),
   message_id: text(),
   direction: oneOf('out', 'in'),
-  kind: oneOf('letter', 'text'),
+  kind: or(oneOf('letter', 'text'), 'letter'),
   status: oneOf(
     'draft',
     'held',
@@ -21,8 +21,8 @@ export const MESSAGE = {
   ),
   reason: maybe(text()),
   thread_id: uuid(),
-  subject: text(),
-  text: text(),
+  subject: or(text(), ''),
+  text: or(text(), ''),
   html: maybe(text()),
   client_id: maybe(uuid()),
   enquiry_id: maybe(uuid()),
@@ -32,9 +32,9 @@ export const MESSAGE = {
   member_id: maybe(uuid()),
   template_id: maybe(uuid()),
   template_version: maybe(whole()),
-  notes: json<Note[]>(),
+  notes: or(json<Note[]>(), []),
   at: moment(),
-  version: whole(),
+  version: or(whole(), 1),
 };
 
 export const MESSAGE_RECIPIENT = {
@@ -42,7 +42,7 @@ export const MESSAGE_RECIPIENT = {
   message_id: key(uuid()),
   position: key(whole()),
   role: oneOf('to', 'copy', 'blind copy'),
-  name: text(),
+  name: or(text(), ''),
   address: text(),
   contact_id: maybe(uuid()),
 };

@@ -1,5 +1,5 @@
 import type { AddressData, Custom } from '../../core/records/recordsFile';
-import { date, json, key, maybe, moment, money, oneOf, text, uuid, whole } from '../column';
+import { date, json, key, maybe, moment, money, oneOf, or, text, uuid, whole } from '../column';
 
 export const PROJECT = {
   business_id: key(uuid()),
@@ -14,8 +14,8 @@ export const PROJECT = {
   value: maybe(money()),
   notes: maybe(text()),
   responsible_id: maybe(uuid()),
-  custom: json<Custom>(),
-  version: whole(),
+  custom: or(json<Custom>(), {}),
+  version: or(whole(), 1),
 };
 
 export const PROJECT_CONTACT = {
@@ -47,8 +47,8 @@ export const BOOKING = {
   location: maybe(json<AddressData>()),
   price: maybe(money()),
   notes: maybe(text()),
-  custom: json<Custom>(),
-  version: whole(),
+  custom: or(json<Custom>(), {}),
+  version: or(whole(), 1),
 };
 
 export const BOOKING_ITEM = {

@@ -1,7 +1,8 @@
+import { DataTypes } from 'sequelize';
 import type { StartingKind } from '../../core/records/recordKind';
 import type { TemplateDocument } from '../../core/template/document';
 import type { TemplateHead } from '../../core/template/template';
-import { json, key, maybe, moment, text, uuid, whole, yesNo, type Column } from '../column';
+import { json, key, maybe, moment, or, text, uuid, whole, yesNo, type Column } from '../column';
 
 export const TEMPLATE_GROUP = {
   business_id: key(uuid()),
@@ -11,7 +12,7 @@ export const TEMPLATE_GROUP = {
   initial: text(),
   tint: text(),
   position: whole(),
-  version: whole(),
+  version: or(whole(), 1),
 };
 
 export const TEMPLATE = {
@@ -22,7 +23,7 @@ export const TEMPLATE = {
   owner_id: maybe(uuid()),
   name: text(),
   starts_from: text() as Column<StartingKind>,
-  resting: yesNo(),
+  resting: or(yesNo(), false),
   position: whole(),
   current_version: whole(),
   deleted_at: maybe(moment()),
@@ -36,7 +37,7 @@ export const TEMPLATE_VERSION = {
   document: json<TemplateDocument>(),
   document_schema: whole(),
   member_id: maybe(uuid()),
-  kept_at: moment(),
+  kept_at: or(moment(), DataTypes.NOW as never),
 };
 
 export const PASSAGE = {
@@ -47,5 +48,5 @@ export const PASSAGE = {
   name: text(),
   document: json<TemplateDocument>(),
   document_schema: whole(),
-  version: whole(),
+  version: or(whole(), 1),
 };

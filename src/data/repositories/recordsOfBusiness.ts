@@ -9,7 +9,8 @@ import type {
   RecordsFile,
 } from '../../core/records/recordsFile';
 import type { RowOf } from '../column';
-import { TABLES, type Database, type TableName } from '../database';
+import type { TABLES } from '../database';
+import { type Database, type TableName } from '../database';
 
 type Row<Name extends TableName> = RowOf<(typeof TABLES)[Name]>;
 
@@ -17,14 +18,25 @@ type Row<Name extends TableName> = RowOf<(typeof TABLES)[Name]>;
  * The records of a business as the records file of the command line. One query for each table, however many rows.
  * Undefined when there is no such business.
  */
-export async function recordsOfBusiness({ models }: Database, business_id: string): Promise<RecordsFile | undefined> {
-  const all = async <Name extends TableName>(name: Name, order: (string | [string, 'DESC'])[] = []): Promise<Row<Name>[]> => {
-    const found = await (models[name] as unknown as Findable).findAll({ where: { business_id }, order, raw: true });
+export async function recordsOfBusiness(
+  { models }: Database,
+  business_id: string,
+): Promise<RecordsFile | undefined> {
+  const all = async <Name extends TableName>(
+    name: Name,
+    order: (string | [string, 'DESC'])[] = [],
+  ): Promise<Row<Name>[]> => {
+    const found = await (models[name] as unknown as Findable).findAll({
+      where: { business_id },
+      order,
+      raw: true,
+    });
     return found as Row<Name>[];
   };
-  const business = (await models.business.findOne({ where: { id: business_id }, raw: true })) as unknown as
-    | Row<'business'>
-    | null;
+  const business = (await models.business.findOne({
+    where: { id: business_id },
+    raw: true,
+  })) as unknown as Row<'business'> | null;
   if (!business) return undefined;
   const zone = business.time_zone;
   const [fields, links, members, signatures, partners] = await Promise.all([
@@ -78,20 +90,18 @@ export async function recordsOfBusiness({ models }: Database, business_id: strin
       links: links.map(({ key: one, name, address }) => ({ key: one, name, address })),
       custom_fields: fields.map((field) => facts(field)),
     },
-    members: members.map(
-      (member): MemberData =>
-        facts({ ...member, signature: signatureText(signatures, member.id) }, ['role', 'password_hash']),
+    members: members.map((member): MemberData =>
+      facts({ ...member, signature: signatureText(signatures, member.id) }, ['role', 'password_hash']),
     ),
     partners: partners.map((partner) => facts(partner)),
-    clients: clients.map(
-      (client): ClientData =>
-        facts({
-          ...client,
-          responsible: key(client.responsible_id),
-          contacts: by.contacts(client.id).map((contact) => facts(contact)),
-          items: by.items(client.id).map((item) => facts(item)),
-          files: by.clientFiles(client.id).map((file) => file.name),
-        }),
+    clients: clients.map((client): ClientData =>
+      facts({
+        ...client,
+        responsible: key(client.responsible_id),
+        contacts: by.contacts(client.id).map((contact) => facts(contact)),
+        items: by.items(client.id).map((item) => facts(item)),
+        files: by.clientFiles(client.id).map((file) => file.name),
+      }),
     ),
     enquiries: enquiries.map((enquiry) =>
       facts({
@@ -100,39 +110,36 @@ export async function recordsOfBusiness({ models }: Database, business_id: strin
         received_at: isoMoment(enquiry.received_at.getTime(), zone),
       }),
     ),
-    projects: projects.map(
-      (project): ProjectData =>
-        facts({
-          ...project,
-          client: key(project.client_id),
-          responsible: key(project.responsible_id),
-          contacts: keysOf(by.projectContacts(project.id).map((row) => row.contact_id)),
-          partners: keysOf(by.projectPartners(project.id).map((row) => row.partner_id)),
-          files: by.projectFiles(project.id).map((file) => file.name),
-        }),
+    projects: projects.map((project): ProjectData =>
+      facts({
+        ...project,
+        client: key(project.client_id),
+        responsible: key(project.responsible_id),
+        contacts: keysOf(by.projectContacts(project.id).map((row) => row.contact_id)),
+        partners: keysOf(by.projectPartners(project.id).map((row) => row.partner_id)),
+        files: by.projectFiles(project.id).map((file) => file.name),
+      }),
     ),
-    bookings: bookings.map(
-      (booking): BookingData =>
-        facts({
-          ...booking,
-          client: key(booking.client_id),
-          project: key(booking.project_id),
-          member: key(booking.member_id),
-          items: keysOf(by.bookingItems(booking.id).map((row) => row.item_id)),
-          starts_at: isoMoment(booking.starts_at.getTime(), zone),
-          ends_at: isoMoment(booking.ends_at.getTime(), zone),
-        }),
+    bookings: bookings.map((booking): BookingData =>
+      facts({
+        ...booking,
+        client: key(booking.client_id),
+        project: key(booking.project_id),
+        member: key(booking.member_id),
+        items: keysOf(by.bookingItems(booking.id).map((row) => row.item_id)),
+        starts_at: isoMoment(booking.starts_at.getTime(), zone),
+        ends_at: isoMoment(booking.ends_at.getTime(), zone),
+      }),
     ),
-    invoices: invoices.map(
-      (invoice): InvoiceData =>
-        facts({
-          ...invoice,
-          client: key(invoice.client_id),
-          project: key(invoice.project_id),
-          lines: by.lines(invoice.id).map((line) => facts(line)),
-          payments: by.payments(invoice.id).map((payment) => facts(payment)),
-          instalments: by.instalments(invoice.id).map((instalment) => facts(instalment)),
-        }),
+    invoices: invoices.map((invoice): InvoiceData =>
+      facts({
+        ...invoice,
+        client: key(invoice.client_id),
+        project: key(invoice.project_id),
+        lines: by.lines(invoice.id).map((line) => facts(line)),
+        payments: by.payments(invoice.id).map((payment) => facts(payment)),
+        instalments: by.instalments(invoice.id).map((instalment) => facts(instalment)),
+      }),
     ),
   };
 }

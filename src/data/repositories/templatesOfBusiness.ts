@@ -17,7 +17,11 @@ type Group = RowOf<typeof TEMPLATE_GROUP>;
 
 /** The groups in their order. */
 export async function groupsOfBusiness({ models }: Database, business_id: string): Promise<Group[]> {
-  const found = await models.template_group.findAll({ where: { business_id }, order: ['position'], raw: true });
+  const found = await models.template_group.findAll({
+    where: { business_id },
+    order: ['position'],
+    raw: true,
+  });
   return found as unknown as Group[];
 }
 

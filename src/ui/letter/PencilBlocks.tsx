@@ -28,7 +28,7 @@ export function PencilBlocks({ blocks, pencil }: { blocks: readonly Block[]; pen
 
 export function PencilWords({ words, pencil }: { words: readonly Inline[]; pencil: Pencil }): ReactNode {
   const drawn: ReactNode[] = [];
-  for (let at = 0; at < words.length; ) {
+  for (let at = 0; at < words.length;) {
     const { mark, length } = longestRun(words, at);
     if (!mark) {
       drawn.push(<Fragment key={at}>{drawWord(words[at]!, pencil)}</Fragment>);
@@ -109,7 +109,8 @@ function drawItems(children: readonly ListChild[], pencil: Pencil): ReactNode {
         </li>
       );
     }
-    const tag: Tag = child.type === 'section' ? openTag(child) : { type: 'open when', condition: child.condition };
+    const tag: Tag =
+      child.type === 'section' ? openTag(child) : { type: 'open when', condition: child.condition };
     return (
       <li key={i} className="structure">
         <span className="structure-label">{labelOf(tag, pencil)}</span>
@@ -144,7 +145,8 @@ function PencilTable({ table, pencil }: { table: Table; pencil: Pencil }) {
           </tr>
         );
       }
-      const tag: Tag = child.type === 'section' ? openTag(child) : { type: 'open when', condition: child.condition };
+      const tag: Tag =
+        child.type === 'section' ? openTag(child) : { type: 'open when', condition: child.condition };
       return (
         <Fragment key={i}>
           <tr className="structure-row">
@@ -213,7 +215,9 @@ function drawWord(node: Inline, pencil: Pencil): ReactNode {
     case 'when':
       return (
         <span className="structure-inline">
-          <span className="structure-label">{labelOf({ type: 'open when', condition: node.condition }, pencil)}: </span>
+          <span className="structure-label">
+            {labelOf({ type: 'open when', condition: node.condition }, pencil)}:{' '}
+          </span>
           <PencilWords words={node.content} pencil={pencil} />
           {node.otherwise && (
             <>

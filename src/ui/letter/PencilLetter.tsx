@@ -8,7 +8,10 @@ interface Props {
 
 /** A template as a letter: its words in ink, its smart fields in pencil by what they are called. */
 export function PencilLetter({ template: { head, document, passages, labels, problems } }: Props) {
-  const pencil: Pencil = { labels, passages: new Map(passages.map((passage) => [passage.name, passage.document])) };
+  const pencil: Pencil = {
+    labels,
+    passages: new Map(passages.map((passage) => [passage.name, passage.document])),
+  };
   return (
     <article className="paper letter" aria-labelledby="template-name">
       <div className="letter-head">

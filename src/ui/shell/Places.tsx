@@ -11,7 +11,12 @@ export function Places() {
   return (
     <nav aria-label="Places">
       {PLACES.map(({ path, name, icon }) => (
-        <Link key={path} href={path} className="place" aria-current={here.startsWith(path) ? 'page' : undefined}>
+        <Link
+          key={path}
+          href={path}
+          className="place"
+          aria-current={here.startsWith(path) ? 'page' : undefined}
+        >
           <i className={`bi ${icon}`} aria-hidden="true" />
           {name}
         </Link>

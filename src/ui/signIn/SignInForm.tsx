@@ -39,7 +39,12 @@ export function SignInForm({ to }: { to: string }) {
       </Form.Group>
       <Form.Group controlId="password" className="mb-3">
         <Form.Label>Password</Form.Label>
-        <Form.Control name="password" type="password" autoComplete="current-password" {...describe('password')} />
+        <Form.Control
+          name="password"
+          type="password"
+          autoComplete="current-password"
+          {...describe('password')}
+        />
       </Form.Group>
       <p id={messageId} className="problem" role="alert">
         {problem?.error}
@@ -51,7 +56,10 @@ export function SignInForm({ to }: { to: string }) {
   );
 }
 
-async function askToSignIn(email: string, password: string): Promise<{ error: string; field?: string } | undefined> {
+async function askToSignIn(
+  email: string,
+  password: string,
+): Promise<{ error: string; field?: string } | undefined> {
   try {
     const answer = await fetch('/api/session', {
       method: 'POST',

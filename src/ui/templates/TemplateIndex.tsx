@@ -38,7 +38,9 @@ export function TemplateIndex({ groups }: { groups: Group[] }) {
                 <li key={key}>
                   <Link href={path} className="entry" aria-current={here === path ? 'page' : undefined}>
                     <span className="entry-name">{name}</span>
-                    <span className="entry-note">from {/^[aeiou]/.test(startsFrom) ? 'an' : 'a'} {startsFrom}</span>
+                    <span className="entry-note">
+                      from {/^[aeiou]/.test(startsFrom) ? 'an' : 'a'} {startsFrom}
+                    </span>
                   </Link>
                 </li>
               );

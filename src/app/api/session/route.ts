@@ -18,7 +18,9 @@ const REFUSALS = {
 export async function POST(request: Request): Promise<Response> {
   if (!isSameOrigin(request)) return refuseOrigin();
   try {
-    const { email, password } = await CREDENTIALS.validate(await request.json().catch(() => ({})), { strict: true });
+    const { email, password } = await CREDENTIALS.validate(await request.json().catch(() => ({})), {
+      strict: true,
+    });
     const result = await signIn(email, password);
     if ('refused' in result) {
       const { status, error } = REFUSALS[result.refused];

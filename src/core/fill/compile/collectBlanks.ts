@@ -44,7 +44,11 @@ function define(blank: Blank, scope: Scope): BlankDefinition {
   if (blank.default === undefined) return definition;
   const preset = readAnswer(blank.default, definition.answer, scope.currency);
   if ('value' in preset) return { ...definition, preset: preset.value };
-  report(scope, blank, `The default of the blank “${blank.name}” must be ${preset.expected}, not “${blank.default}”.`);
+  report(
+    scope,
+    blank,
+    `The default of the blank “${blank.name}” must be ${preset.expected}, not “${blank.default}”.`,
+  );
   return definition;
 }
 
@@ -83,5 +87,6 @@ function visit(node: Visited, scope: Scope, uses: Use[], seen: Set<ReadPassage>)
       if ('content' in node) inside(node.content as Visited[]);
       if (node.type === 'when') inside(node.otherwise as Visited[] | undefined);
   }
-  if ('marks' in node) for (const mark of (node.marks ?? []) as Mark[]) if (mark.type === 'link') inside(mark.address);
+  if ('marks' in node)
+    for (const mark of (node.marks ?? []) as Mark[]) if (mark.type === 'link') inside(mark.address);
 }

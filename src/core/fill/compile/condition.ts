@@ -14,7 +14,11 @@ type Holds = (run: Run) => boolean;
 type Side = { type: FieldType; read: (run: Run) => unknown };
 
 /** Compiles a condition; what is wrong with it goes to `wrong`. */
-export function compileCondition({ join, clauses }: Condition, scope: Scope, wrong: (message: string) => void): Holds {
+export function compileCondition(
+  { join, clauses }: Condition,
+  scope: Scope,
+  wrong: (message: string) => void,
+): Holds {
   const compiled = clauses.map((clause) => compileClause(clause, scope, wrong));
   if (compiled.length === 1) return compiled[0]!;
   return join === 'or'
@@ -26,20 +30,20 @@ const NEVER: Holds = () => false;
 
 function compileClause(clause: Clause, scope: Scope, wrong: (message: string) => void): Holds {
   const left = leftSide(clause, scope);
-  if (typeof left === 'string') return wrong(left), NEVER;
+  if (typeof left === 'string') return (wrong(left), NEVER);
   const { operator, right: operand } = clause;
   if (!operator) {
     if (left.type.kind === 'yes/no') return (run) => left.read(run) === true;
     const message = `“${clause.path}” is ${typeInWords(left.type)}, not yes or no: compare it, or add “is set”.`;
-    return wrong(message), NEVER;
+    return (wrong(message), NEVER);
   }
   if (operator === 'is set') return (run) => !isMissing(left.read(run));
   if (operator === 'is not set') return (run) => isMissing(left.read(run));
   const right = operand && rightSide(operand, left.type, operator, scope);
   if (!right) return NEVER;
-  if (typeof right === 'string') return wrong(right), NEVER;
+  if (typeof right === 'string') return (wrong(right), NEVER);
   const compare = comparison(operator, left.type, right.type);
-  if (!compare) return wrong(misfit(operator, clause.path, left.type)), NEVER;
+  if (!compare) return (wrong(misfit(operator, clause.path, left.type)), NEVER);
   return (run) => {
     const [a, b] = [left.read(run), right.read(run)];
     if (a === undefined || b === undefined) return operator === 'is not';
@@ -59,7 +63,8 @@ type Compare = (a: never, b: never, run: Run) => boolean;
 
 const NUMERIC = new Set<FieldType['kind']>(['number', 'money', 'percent', 'duration']);
 const isDay = ({ kind }: FieldType) => kind === 'date' || kind === 'moment';
-const isText = ({ kind }: FieldType) => kind === 'text' || kind === 'long text' || kind === 'phone' || kind === 'link';
+const isText = ({ kind }: FieldType) =>
+  kind === 'text' || kind === 'long text' || kind === 'phone' || kind === 'link';
 
 /** How two sides are compared; undefined when the comparison does not fit their types. */
 function comparison(operator: Operator, left: FieldType, right: FieldType): Compare | undefined {
@@ -75,7 +80,9 @@ function comparison(operator: Operator, left: FieldType, right: FieldType): Comp
   if (isDay(left) && isDay(right)) {
     const order = dayOrder(left, right);
     const test = ORDER[operator];
-    return test && operator !== 'over' && operator !== 'under' ? (a, b, run) => test(order(a, b, run)) : undefined;
+    return test && operator !== 'over' && operator !== 'under'
+      ? (a, b, run) => test(order(a, b, run))
+      : undefined;
   }
   if (operator === 'before' || operator === 'after') return undefined;
   if (NUMERIC.has(left.kind) && left.kind === right.kind) {
@@ -101,7 +108,8 @@ const ORDER: Readonly<Partial<Record<Operator, (difference: number) => boolean>>
 /** Two moments by the clock; a date against a moment by calendar days. */
 function dayOrder(left: FieldType, right: FieldType): (a: number, b: number, run: Run) => number {
   if (left.kind === right.kind) return (a, b) => a - b;
-  const day = (value: number, type: FieldType, run: Run) => (type.kind === 'moment' ? run.formats.dayOf(value) : value);
+  const day = (value: number, type: FieldType, run: Run) =>
+    type.kind === 'moment' ? run.formats.dayOf(value) : value;
   return (a, b, run) => day(a, left, run) - day(b, right, run);
 }
 

@@ -19,10 +19,16 @@ function holeLabel(path: string): string {
 export function missingFact(path: ResolvedPath, run: Run): Pick<Hole, 'path' | 'label' | 'reason'> {
   const label = holeLabel(path.path);
   const owner = path.owner(run);
-  if (!owner) return { path: path.path, label, reason: `There is no ${path.root.replaceAll('_', ' ')} to take it from.` };
+  if (!owner)
+    return {
+      path: path.path,
+      label,
+      reason: `There is no ${path.root.replaceAll('_', ' ')} to take it from.`,
+    };
   const name = textOfItem({ kind: 'record', record: owner.kind })(owner.data as never, run);
   const kind = owner.kind === 'recipient' ? recipientKind(run) : owner.kind;
-  const who = owner.kind === 'business' ? 'The business' : name === owner.kind ? `This ${kind}` : `The ${kind} ${name}`;
+  const who =
+    owner.kind === 'business' ? 'The business' : name === owner.kind ? `This ${kind}` : `The ${kind} ${name}`;
   return { path: path.path, label, reason: `${who} has no ${path.label}.` };
 }
 

@@ -71,7 +71,10 @@ export function compileWhen<Child>(node: When<Child>, scope: Scope, all: Compile
 }
 
 /** Finds a passage; an unknown one or a circle is reported. Gives the scope of its own text with it. */
-export function enterPassage(node: PassageUse, scope: Scope): { used: ReadPassage; scope: Scope } | undefined {
+export function enterPassage(
+  node: PassageUse,
+  scope: Scope,
+): { used: ReadPassage; scope: Scope } | undefined {
   const used = scope.passages.get(node.name);
   if (!used) {
     const near = didYouMean(node.name, scope.passages.keys());

@@ -1,4 +1,15 @@
-import type { Blank, Field, Gap, Image, Inline, Line, Mark, PassageUse, Text, Unfinished } from '../../template/document';
+import type {
+  Blank,
+  Field,
+  Gap,
+  Image,
+  Inline,
+  Line,
+  Mark,
+  PassageUse,
+  Text,
+  Unfinished,
+} from '../../template/document';
 import { longestRun, markKey, withoutMark } from '../../template/marks';
 import { typeOfBlank } from '../blanks';
 import { resolvePath } from '../paths/resolvePath';
@@ -16,7 +27,7 @@ import { compileSection, compileWhen, enterPassage, sequence } from './structure
 export function compileWords(nodes: readonly Inline[], scope: Scope): Piece {
   const pieces: Piece[] = [];
   const clean = withoutComments(nodes);
-  for (let at = 0; at < clean.length; ) {
+  for (let at = 0; at < clean.length;) {
     const { mark, length } = longestRun(clean, at);
     if (!mark) {
       pieces.push(compileNode(clean[at]!, scope));
@@ -176,8 +187,19 @@ function compileBlank(node: Blank, scope: Scope): Piece {
       run.holes.push({ path: name, label: name, ...place, reason: `“${name}” has not been answered.` });
       run.words.value((written = `[${name}]`));
     }
-    const reason = answer === undefined ? 'not answered yet' : answer === preset ? 'the default' : 'answered for this letter';
-    run.notes.push({ path: name, label: name, value: written, raw: rawOf(answer, type, run.book.zone), reason });
+    const reason =
+      answer === undefined
+        ? 'not answered yet'
+        : answer === preset
+          ? 'the default'
+          : 'answered for this letter';
+    run.notes.push({
+      path: name,
+      label: name,
+      value: written,
+      raw: rawOf(answer, type, run.book.zone),
+      reason,
+    });
   };
 }
 
@@ -186,7 +208,9 @@ function compileOpen(node: Gap | Unfinished, scope: Scope): Piece {
   const place = placeOf(scope, node);
   const { words } = node;
   const reason =
-    node.type === 'gap' ? `A field is still to be put here: ${words}.` : `“${words}” is made up and still to be replaced.`;
+    node.type === 'gap'
+      ? `A field is still to be put here: ${words}.`
+      : `“${words}” is made up and still to be replaced.`;
   return (run) => {
     run.holes.push({ path: words, label: words, ...place, reason });
     run.words.value(words);

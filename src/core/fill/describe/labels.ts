@@ -1,11 +1,10 @@
 import type { Block, Inline, Line, ListChild, Mark, Structured, TableRow } from '../../template/document';
-import { quote } from '../../template/tags/lexer';
+import type { FieldType } from '../../records/fieldType';
 import { printCondition, printSteps, printTag } from '../../template/tags/printTag';
 import type { Clause, Condition, Operand } from '../../template/tags/condition';
 import type { Step } from '../../template/tags/step';
 import type { Template } from '../../template/template';
-import type { CompileContext } from '../compileTemplate';
-import { SCHEMA_DEFAULTS } from '../../records/defaults';
+import { newScope, type CompileContext } from '../compile/newScope';
 import { resolvePath } from '../paths/resolvePath';
 import { within, type Scope } from '../paths/scope';
 import { compileSteps } from '../steps/compileSteps';
@@ -17,18 +16,7 @@ type Visited = Block | Inline | ListChild | Structured<TableRow>;
 
 /** The words for every tag of a template that compiles: "start, time", "Only when balance is over £100". */
 export function labelsOf({ head, document }: Template, context: CompileContext): Labels {
-  const scope: Scope = {
-    schema: context.schema,
-    startsFrom: head.startsFrom,
-    currency: context.currency ?? SCHEMA_DEFAULTS.currency,
-    frames: [],
-    passages: context.passages,
-    inside: [],
-    blanks: new Map(),
-    places: new WeakMap(),
-    file: head.name,
-    problems: [],
-  };
+  const scope = newScope(context, head, []);
   const labels: Labels = {};
   const lines: Line[] = [head.subject, head.replyTo ?? [], head.copy ?? [], head.blindCopy ?? []];
   for (const part of [...lines, document.content]) visitAll(part, scope, labels);
@@ -45,7 +33,10 @@ function visit(node: Visited, scope: Scope, labels: Labels): void {
       labels[printTag(node)] = fieldLabel(node.path, node.steps, scope);
       break;
     case 'blank':
-      labels[printTag(node)] = [node.name, ...stepLabels(node.steps)].join(', ');
+      labels[printTag(node)] = [
+        node.name,
+        ...node.steps.map((step) => stepLabel(step, undefined, scope)),
+      ].join(', ');
       break;
     case 'section': {
       const { path, steps, inverted, content } = node;
@@ -67,13 +58,17 @@ function visit(node: Visited, scope: Scope, labels: Labels): void {
       if ('content' in node) visitAll(node.content as Visited[], scope, labels);
   }
   if ('marks' in node) {
-    for (const mark of (node.marks ?? []) as Mark[]) if (mark.type === 'link') visitAll(mark.address, scope, labels);
+    for (const mark of (node.marks ?? []) as Mark[])
+      if (mark.type === 'link') visitAll(mark.address, scope, labels);
   }
 }
 
 /** "member, given name" for booking.member.given_name in a template that starts from a booking. */
 function fieldLabel(path: string, steps: readonly Step[], scope: Scope): string {
-  return [pathLabel(path, scope), ...stepLabels(steps)].join(', ');
+  const resolved = resolvePath(path, scope);
+  const of =
+    typeof resolved !== 'string' && resolved.type.kind === 'collection' ? resolved.type.of : undefined;
+  return [pathLabel(path, scope), ...steps.map((step) => stepLabel(step, of, scope))].join(', ');
 }
 
 function pathLabel(path: string, scope: Scope): string {
@@ -88,8 +83,29 @@ function pathLabel(path: string, scope: Scope): string {
   return words.slice(words.length > 1 && known ? 1 : 0).join(', ');
 }
 
-function stepLabels(steps: readonly Step[]): string[] {
-  return steps.map((step) => (step.step === 'or' ? `or ${quote(step.words)}` : printSteps([step]).slice(3)));
+/** Steps whose own names say little beside a field. */
+const STEP_WORDS: Partial<Record<Step['step'], string>> = {
+  upper: 'in capitals',
+  lower: 'in small letters',
+  title: 'each word with a capital',
+  sentence: 'with a capital',
+};
+
+/** @param of the type of a list's items, whose fields the step may name */
+function stepLabel(step: Step, of: FieldType | undefined, scope: Scope): string {
+  const inner = of ? within(scope, of) : scope;
+  switch (step.step) {
+    case 'or':
+      return `or “${step.words}”`;
+    case 'by':
+      return `by ${pathLabel(step.field, inner)}${step.down ? ', down' : ''}`;
+    case 'sum':
+      return `sum of ${pathLabel(step.field, inner)}`;
+    case 'where':
+      return `where ${conditionLabel(step.condition, inner)}`;
+    default:
+      return STEP_WORDS[step.step] ?? printSteps([step]).slice(3);
+  }
 }
 
 function sectionLabel(node: { path: string; steps: Step[]; inverted: boolean }, scope: Scope): string {

@@ -64,7 +64,10 @@ export class Formats {
     const months = monthsBetween(today, day);
     if (Math.abs(months) < 24) return this.relative.format(months, 'month');
     const years = civilOf(day).year - civilOf(today).year;
-    return this.relative.format(Math.abs(months) >= Math.abs(years) * 12 ? years : years - Math.sign(years), 'year');
+    return this.relative.format(
+      Math.abs(months) >= Math.abs(years) * 12 ? years : years - Math.sign(years),
+      'year',
+    );
   }
 
   money(amount: number): string {
@@ -130,7 +133,9 @@ export class Formats {
   }
 
   private unit(value: number, unit: 'hour' | 'minute'): string {
-    return this.number(unit, { style: 'unit', unit, unitDisplay: 'long', maximumFractionDigits: 2 }).format(value);
+    return this.number(unit, { style: 'unit', unit, unitDisplay: 'long', maximumFractionDigits: 2 }).format(
+      value,
+    );
   }
 
   private number(key: string, options: Intl.NumberFormatOptions): Intl.NumberFormat {

@@ -41,7 +41,9 @@ interface Start {
 export function resolvePath(path: string, scope: Scope): ResolvedPath | string {
   if (path === '.') {
     const frame = frameStart(scope, scope.frames.length - 1, '.');
-    return frame ? walked('.', frame, [], frame.label, frame.type) : '“.” stands for the value of a section, and there is none around it.';
+    return frame
+      ? walked('.', frame, [], frame.label, frame.type)
+      : '“.” stands for the value of a section, and there is none around it.';
   }
   const names = path.split('.');
   const start = findStart(names[0]!, scope);
@@ -139,7 +141,9 @@ function frameStart(scope: Scope, depth: number, name: '' | '.'): Start | undefi
     read: (run) => run.frames[depth]?.value,
     reason: (run) => {
       const frame = run.frames[depth];
-      return frame && frame.count > 1 ? `number ${frame.index + 1} of ${frame.count} in the list` : 'the only one in the list';
+      return frame && frame.count > 1
+        ? `number ${frame.index + 1} of ${frame.count} in the list`
+        : 'the only one in the list';
     },
   };
 }
@@ -152,7 +156,13 @@ interface Found {
   shownAs?: 'time';
 }
 
-function hopFrom(type: FieldType, names: readonly string[], at: number, before: string, scope: Scope): Found | string {
+function hopFrom(
+  type: FieldType,
+  names: readonly string[],
+  at: number,
+  before: string,
+  scope: Scope,
+): Found | string {
   const name = names[at]!;
   const prefix = before ? `${before}.` : '';
   if (type.kind === 'address') {
@@ -186,7 +196,8 @@ function hopFrom(type: FieldType, names: readonly string[], at: number, before: 
     return { ...ownField(link, (data) => linkAddress(data, key!)), taken: 2 };
   }
   const field = scope.schema.fields(kind).get(name);
-  if (!field) return `The ${kind} has no field “${name}”.${didYouMean(name, fieldNames(scope, kind), prefix)}`;
+  if (!field)
+    return `The ${kind} has no field “${name}”.${didYouMean(name, fieldNames(scope, kind), prefix)}`;
   return { ...fieldHop(kind, field), taken: 1 };
 }
 

@@ -50,6 +50,12 @@ export const ROOTS: ReadonlyMap<string, Root> = new Map<string, Root>([
   chosen('project'),
   chosen('booking'),
   chosen('invoice'),
-  ['today', { type: scalar('date'), label: 'today', read: (run) => run.book.today, reason: () => 'today’s date' }],
-  ['now', { type: scalar('moment'), label: 'now', read: (run) => run.book.now, reason: () => 'the time now' }],
+  [
+    'today',
+    { type: scalar('date'), label: 'today', read: (run) => run.book.today, reason: () => 'today’s date' },
+  ],
+  [
+    'now',
+    { type: scalar('moment'), label: 'now', read: (run) => run.book.now, reason: () => 'the time now' },
+  ],
 ]);

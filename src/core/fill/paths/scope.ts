@@ -3,7 +3,9 @@ import type { StartingKind } from '../../records/recordKind';
 import type { Schema } from '../../records/schema';
 import type { Passage } from '../../template/template';
 import type { Place, Places, Problem } from '../../template/problem';
+import type { Condition } from '../../template/tags/condition';
 import type { BlankDefinition } from '../blanks';
+import type { Run } from '../run';
 
 /** A passage as read, with the places of its tags. */
 export interface ReadPassage {
@@ -26,6 +28,12 @@ export interface Scope {
   places: Places;
   file: string;
   problems: Problem[];
+  /** compiles the condition of a `where`; here because conditions are made of steps again */
+  compileCondition: (
+    condition: Condition,
+    scope: Scope,
+    wrong: (message: string) => void,
+  ) => (run: Run) => boolean;
 }
 
 /** Where a node was read; a document that was never a file has the first line of its name. */

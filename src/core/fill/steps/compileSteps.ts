@@ -72,7 +72,12 @@ export function compileSteps(
     }
     return value;
   };
-  return { type, apply: meanings.length ? apply : (value) => value, show: meanings.at(-1)?.show ?? defaultShow(type), fallback };
+  return {
+    type,
+    apply: meanings.length ? apply : (value) => value,
+    show: meanings.at(-1)?.show ?? defaultShow(type),
+    fallback,
+  };
 }
 
 function meaningOf(step: Step, type: FieldType, scope: Scope): Meaning | string {
@@ -109,4 +114,3 @@ const LIKELY = [
   'due_on',
   'paid_on',
 ];
-

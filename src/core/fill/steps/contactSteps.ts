@@ -6,11 +6,15 @@ import { form, type StepTable } from './meaning';
 
 export const PHONE_STEPS: StepTable = {
   local: form((number: string, run) => phoneNumber(number, 'local', run.formats.settings.home)),
-  international: form((number: string, run) => phoneNumber(number, 'international', run.formats.settings.home)),
+  international: form((number: string, run) =>
+    phoneNumber(number, 'international', run.formats.settings.home),
+  ),
 };
 
 export const ADDRESS_STEPS: StepTable = {
-  'one line': form((address: AddressData, run) => addressLines(address, run.formats.settings.home).join(', ')),
+  'one line': form((address: AddressData, run) =>
+    addressLines(address, run.formats.settings.home).join(', '),
+  ),
   lines: form((address: AddressData, run) => addressLines(address, run.formats.settings.home).join('\n')),
   town: () => ({ type: { kind: 'text' }, apply: (address: AddressData) => address.town || undefined }),
 };
@@ -34,4 +38,3 @@ export const YES_NO_STEPS: StepTable = {
     return { type: { kind: 'text' }, apply: (value: boolean) => (value ? yes : no) };
   },
 };
-

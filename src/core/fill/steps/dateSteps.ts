@@ -1,4 +1,12 @@
-import { endOfMonth, isoOf, nextWeekday, plusMonths, startOfMonth, weekdayOf, type Day } from '../../dates/civil';
+import {
+  endOfMonth,
+  isoOf,
+  nextWeekday,
+  plusMonths,
+  startOfMonth,
+  weekdayOf,
+  type Day,
+} from '../../dates/civil';
 import { plusWorkingDays } from '../../dates/workingDays';
 import { isoMoment, momentOf, wallClockOf, type Moment } from '../../dates/zone';
 import { scalar, type FieldType } from '../../records/fieldType';
@@ -57,17 +65,22 @@ function moved(type: FieldType, change: (day: Day, run: Run) => Day | undefined)
 function change(step: Change, type: FieldType): Meaning | string {
   if (step.unit !== 'hour' && step.unit !== 'minute') return moved(type, (day, run) => move(day, step, run));
   if (type.kind === 'date') return `A date has no time: ${step.unit}s can only be added to a moment.`;
-  const elapsed = step.amount * (step.unit === 'hour' ? 3_600_000 : 60_000) * (step.step === 'minus' ? -1 : 1);
+  const elapsed =
+    step.amount * (step.unit === 'hour' ? 3_600_000 : 60_000) * (step.step === 'minus' ? -1 : 1);
   return { type, apply: (moment: Moment) => moment + elapsed };
 }
 
-const toDate = (pick: (day: Day) => Day): Judge<Step> => (_, type) => ({
-  type: scalar('date'),
-  apply: (value: number, run: Run) => pick(dayOf(value, type, run)),
-});
+const toDate =
+  (pick: (day: Day) => Day): Judge<Step> =>
+  (_, type) => ({
+    type: scalar('date'),
+    apply: (value: number, run: Run) => pick(dayOf(value, type, run)),
+  });
 
-const timeOnly = (write: (moment: Moment, run: Run) => string): Judge<Step> => (_, type) =>
-  type.kind === 'moment' ? form(write)() : 'A date has no time of day.';
+const timeOnly =
+  (write: (moment: Moment, run: Run) => string): Judge<Step> =>
+  (_, type) =>
+    type.kind === 'moment' ? form(write)() : 'A date has no time of day.';
 
 export const DATE_STEPS: StepTable = {
   ...dayForm('date'),

@@ -1,5 +1,4 @@
 import { scalar, typeInWords, type FieldType } from '../../records/fieldType';
-import { compileCondition } from '../compile/condition';
 import { resolvePath } from '../paths/resolvePath';
 import { within, type Scope } from '../paths/scope';
 import type { Frame, Run } from '../run';
@@ -18,14 +17,17 @@ export const LIST_STEPS: StepTable = {
   where: ({ condition }, type, scope) => {
     const inner = within(scope, (type as ListType).of);
     const problems: string[] = [];
-    const holds = compileCondition(condition, inner, (message) => problems.push(message));
+    const holds = scope.compileCondition(condition, inner, (message) => problems.push(message));
     if (problems.length) return problems.join(' ');
     return { type, apply: (items: Items, run: Run) => items.filter((item) => inFrame(item, run, holds)) };
   },
   by: ({ field, down }, type, scope) => {
     const key = fieldOf(type as ListType, field, scope);
     if (typeof key === 'string') return key;
-    return { type, apply: (items: Items, run: Run) => sortBy(items, down, (item) => inFrame(item, run, key.read)) };
+    return {
+      type,
+      apply: (items: Items, run: Run) => sortBy(items, down, (item) => inFrame(item, run, key.read)),
+    };
   },
   sum: ({ field }, type, scope) => {
     const key = fieldOf(type as ListType, field, scope);
@@ -35,7 +37,10 @@ export const LIST_STEPS: StepTable = {
       return `Only sums and numbers can be added up; “${field}” is ${typeInWords(key.type)}.`;
     }
     const add = (items: Items, run: Run) =>
-      items.reduce<number>((sum, item) => sum + ((inFrame(item, run, key.read) as number | undefined) ?? 0), 0);
+      items.reduce<number>(
+        (sum, item) => sum + ((inFrame(item, run, key.read) as number | undefined) ?? 0),
+        0,
+      );
     return { type: key.type, apply: add };
   },
 };
@@ -46,7 +51,8 @@ function joined(type: ListType, word: 'and' | 'or'): Meaning {
 }
 
 function fieldOf(type: ListType, field: string, scope: Scope) {
-  if (type.of.kind !== 'record') return `“${field}” is looked for in records, and this is ${typeInWords(type)}.`;
+  if (type.of.kind !== 'record')
+    return `“${field}” is looked for in records, and this is ${typeInWords(type)}.`;
   return resolvePath(field, within(scope, type.of));
 }
 
@@ -67,7 +73,8 @@ function sortBy(items: Items, down: boolean, read: (item: unknown) => unknown): 
   const order = down ? -1 : 1;
   keyed.sort(({ key: a }, { key: b }) => {
     if (a === undefined || b === undefined) return a === b ? 0 : a === undefined ? 1 : -1;
-    if (typeof a === 'string' && typeof b === 'string') return order * a.localeCompare(b, 'en', { numeric: true });
+    if (typeof a === 'string' && typeof b === 'string')
+      return order * a.localeCompare(b, 'en', { numeric: true });
     return a < b ? -order : a > b ? order : 0;
   });
   return keyed.map(({ item }) => item);

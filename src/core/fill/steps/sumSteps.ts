@@ -3,7 +3,11 @@ import type { FieldType } from '../../records/fieldType';
 import { smallWords } from '../formats/smallWords';
 import { form, same, type Meaning, type StepTable } from './meaning';
 
-function ofPercent(percent: string, type: FieldType, sum: (amount: number, share: number) => number): Meaning {
+function ofPercent(
+  percent: string,
+  type: FieldType,
+  sum: (amount: number, share: number) => number,
+): Meaning {
   const decimal = readDecimal(percent)!;
   return { type, apply: (amount: number) => sum(amount, percentOf(amount, decimal)) };
 }

@@ -7,9 +7,14 @@ export const TEXT_STEPS: StepTable = {
   upper: form((text: string, run) => text.toLocaleUpperCase(run.formats.settings.locale)),
   lower: form((text: string, run) => text.toLocaleLowerCase(run.formats.settings.locale)),
   title: form((text: string, run) =>
-    text.replace(/(^|[\s(“"/-])(\p{Ll})/gu, (_, before: string, letter: string) => before + upper(letter, run.formats.settings.locale)),
+    text.replace(
+      /(^|[\s(“"/-])(\p{Ll})/gu,
+      (_, before: string, letter: string) => before + upper(letter, run.formats.settings.locale),
+    ),
   ),
-  sentence: form((text: string, run) => text.replace(LETTER, (letter) => upper(letter, run.formats.settings.locale))),
+  sentence: form((text: string, run) =>
+    text.replace(LETTER, (letter) => upper(letter, run.formats.settings.locale)),
+  ),
   initials: form((text: string, run) =>
     text
       .split(/[\s-]+/u)

@@ -17,7 +17,6 @@ export function escapeWithBreaks(text: string): string {
  */
 export function safeAddress(address: string): string | undefined {
   const trimmed = address.trim();
-  // eslint-disable-next-line no-control-regex
-  if (/[\u0000-\u0020\u007f<>"\\^`{|}]/.test(trimmed)) return undefined;
+  if (/[\p{Cc}\s<>"\\^`{|}]/u.test(trimmed)) return undefined;
   return /^(?:https?:\/\/[^/?#]|mailto:[^?#]|tel:\+?\d)/i.test(trimmed) ? trimmed : undefined;
 }

@@ -57,7 +57,12 @@ export class HtmlWriter implements PageWriter {
   }
 
   image({ source, description, width, link, styles = [] }: ImageLook): void {
-    const css = ['max-width:100%', 'height:auto', 'border:0', ...styles.map((style) => STYLE_CSS[style])].join(';');
+    const css = [
+      'max-width:100%',
+      'height:auto',
+      'border:0',
+      ...styles.map((style) => STYLE_CSS[style]),
+    ].join(';');
     const size = width === undefined ? '' : ` width="${width}"`;
     const image = `<img src="${escapeHtml(source)}" alt="${escapeHtml(description)}"${size} style="${css}">`;
     this.out += link === undefined ? image : `<a href="${escapeHtml(link)}">${image}</a>`;
@@ -79,10 +84,15 @@ export class HtmlWriter implements PageWriter {
   }
 
   quote(inner: () => void): void {
-    this.loose(() => this.block('blockquote', 'margin:0 0 1em;padding:0 0 0 12px;border-left:2px solid #cfc8b8', inner));
+    this.loose(() =>
+      this.block('blockquote', 'margin:0 0 1em;padding:0 0 0 12px;border-left:2px solid #cfc8b8', inner),
+    );
   }
 
-  list({ ordered, start, tight }: { ordered: boolean; start: number; tight: boolean }, inner: () => void): void {
+  list(
+    { ordered, start, tight }: { ordered: boolean; start: number; tight: boolean },
+    inner: () => void,
+  ): void {
     const before = this.tight;
     this.tight = tight;
     const css = before ? 'margin:0;padding:0 0 0 24px' : `${BLOCK};padding:0 0 0 24px`;
@@ -99,7 +109,11 @@ export class HtmlWriter implements PageWriter {
   table(align: readonly Alignment[], inner: () => void): void {
     const before = [this.align, this.tight] as const;
     [this.align, this.tight] = [align, false];
-    this.element('table', `cellpadding="0" cellspacing="0" border="0" style="${BLOCK};border-collapse:collapse"`, inner);
+    this.element(
+      'table',
+      `cellpadding="0" cellspacing="0" border="0" style="${BLOCK};border-collapse:collapse"`,
+      inner,
+    );
     [this.align, this.tight] = before;
   }
 

@@ -30,8 +30,10 @@ export class LineWriter implements WordWriter {
 
   /** What was written, without control characters and with single spaces. */
   end(): string {
-    // eslint-disable-next-line no-control-regex
-    return this.out.replace(/[\u0000-\u001f\u007f\u2028\u2029]+/g, ' ').replace(/ {2,}/g, ' ').trim();
+    return this.out
+      .replace(/[\p{Cc}\u2028\u2029]+/gu, ' ')
+      .replace(/ {2,}/g, ' ')
+      .trim();
   }
 }
 

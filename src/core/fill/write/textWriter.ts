@@ -73,7 +73,10 @@ export class TextWriter implements PageWriter {
     if (blocks.length) this.block(indent(blocks.join('\n\n'), '> ', '> '));
   }
 
-  list({ ordered, start, tight }: { ordered: boolean; start: number; tight: boolean }, inner: () => void): void {
+  list(
+    { ordered, start, tight }: { ordered: boolean; start: number; tight: boolean },
+    inner: () => void,
+  ): void {
     this.lists.push({ ordered, number: start, tight });
     const items = this.container(inner);
     this.lists.pop();

@@ -10,7 +10,13 @@ const yesNo = scalar('yes/no');
 const many = (kind: Parameters<typeof record>[0]) => collection(record(kind));
 
 const OF_CLIENT = references(['client', 'client', 'Who it is for', record('client'), 'client']);
-const OF_PROJECT = references(['project', 'project', 'The project it belongs to', record('project'), 'project']);
+const OF_PROJECT = references([
+  'project',
+  'project',
+  'The project it belongs to',
+  record('project'),
+  'project',
+]);
 
 export const PROJECT = [
   ...stored(

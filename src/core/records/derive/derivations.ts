@@ -4,7 +4,14 @@ import { fullName, greetingName, type Named } from '../../people/names';
 import type { RecordBook } from '../recordBook';
 import { startOf } from '../recordBook';
 import type { RecordKind } from '../recordKind';
-import type { BookingData, ClientData, InstalmentData, InvoiceData, LineData, ProjectData } from '../recordsFile';
+import type {
+  BookingData,
+  ClientData,
+  InstalmentData,
+  InvoiceData,
+  LineData,
+  ProjectData,
+} from '../recordsFile';
 import { sumLine } from './invoiceSums';
 
 /** What a derivation may ask besides the record itself. */

@@ -69,7 +69,13 @@ export function sumInvoice(invoice: InvoiceData, today: Day): InvoiceSums {
 
 function stateOf(
   invoice: InvoiceData,
-  { total, paid, balance, due, today }: { total: number; paid: number; balance: number; due?: Day; today: Day },
+  {
+    total,
+    paid,
+    balance,
+    due,
+    today,
+  }: { total: number; paid: number; balance: number; due?: Day; today: Day },
 ): InvoiceState {
   if (invoice.status === 'void' || invoice.status === 'draft') return invoice.status;
   if (total > 0 && balance <= 0) return 'paid';

@@ -28,7 +28,17 @@ const LISTS = {
   invoices: 'invoice',
 } as const satisfies Record<string, RecordKind>;
 
-const KEYED = new Set<RecordKind>(['member', 'partner', 'client', 'contact', 'item', 'enquiry', 'project', 'booking', 'invoice']);
+const KEYED = new Set<RecordKind>([
+  'member',
+  'partner',
+  'client',
+  'contact',
+  'item',
+  'enquiry',
+  'project',
+  'booking',
+  'invoice',
+]);
 
 /** What may stand in some text fields, where not everything may. */
 const CHOICES: Readonly<Record<string, readonly string[]>> = {
@@ -79,12 +89,18 @@ class RecordsChecker {
       this.record(record, kind, at);
       if (!KEYED.has(kind)) return;
       if (typeof record.key !== 'string' || record.key === '') this.report(at, `This ${kind} needs a “key”.`);
-      else if (keys.has(record.key)) this.report([...at, 'key'], `There is another ${kind} with the key “${record.key}”.`);
+      else if (keys.has(record.key))
+        this.report([...at, 'key'], `There is another ${kind} with the key “${record.key}”.`);
       keys.add(record.key);
     });
   }
 
-  private record(record: Record<string, unknown>, kind: RecordKind, path: Path, extra: readonly string[] = []): void {
+  private record(
+    record: Record<string, unknown>,
+    kind: RecordKind,
+    path: Path,
+    extra: readonly string[] = [],
+  ): void {
     const fields = CATALOGUE[kind];
     for (const [key, value] of Object.entries(record)) {
       const at = [...path, key];
@@ -102,17 +118,25 @@ class RecordsChecker {
     if (absent(value)) return;
     if (refers) {
       const good = type.kind === 'collection' ? Array.isArray(value) && value.every(isText) : isText(value);
-      if (!good) this.report(path, `“${key}” names ${type.kind === 'collection' ? 'records by a list of keys' : 'a record by its key'}.`);
+      if (!good)
+        this.report(
+          path,
+          `“${key}” names ${type.kind === 'collection' ? 'records by a list of keys' : 'a record by its key'}.`,
+        );
       return;
     }
     this.value(value, type, path);
     const choices = key === 'uses' ? undefined : CHOICES[`${kind}.${key}`];
     if (choices && !choices.includes(value as string)) {
-      this.report(path, `“${key}” is one of ${choices.join(', ')}, not “${String(value)}”.${didYouMean(String(value), choices)}`);
+      this.report(
+        path,
+        `“${key}” is one of ${choices.join(', ')}, not “${String(value)}”.${didYouMean(String(value), choices)}`,
+      );
     }
     if (key === 'uses' && Array.isArray(value)) {
       value.forEach((use, i) => {
-        if (!USES.includes(use as string)) this.report([...path, i], `A contact is used for ${USES.join(', ')}, not “${String(use)}”.`);
+        if (!USES.includes(use as string))
+          this.report([...path, i], `A contact is used for ${USES.join(', ')}, not “${String(use)}”.`);
       });
     }
   }
@@ -127,18 +151,27 @@ class RecordsChecker {
     else {
       const expected = EXPECTED[type.kind as keyof typeof EXPECTED];
       if (expected && !expected[1](value)) {
-        this.report(path, `“${typeof path.at(-1) === 'number' ? path.at(-2) : path.at(-1)}” is ${expected[0]}, not ${JSON.stringify(value)}.`);
+        this.report(
+          path,
+          `“${typeof path.at(-1) === 'number' ? path.at(-2) : path.at(-1)}” is ${expected[0]}, not ${JSON.stringify(value)}.`,
+        );
       }
     }
   }
 
   private address(value: unknown, path: Path): void {
-    if (!isObject(value)) return this.report(path, 'An address is an object with street, town, region, postcode, country.');
+    if (!isObject(value))
+      return this.report(path, 'An address is an object with street, town, region, postcode, country.');
     for (const [part, text] of Object.entries(value)) {
       const at = [...path, part];
-      if (!Object.hasOwn(ADDRESS_PARTS, part)) this.unknownKey(at, 'An address has', Object.keys(ADDRESS_PARTS));
+      if (!Object.hasOwn(ADDRESS_PARTS, part))
+        this.unknownKey(at, 'An address has', Object.keys(ADDRESS_PARTS));
       else if (absent(text)) continue;
-      else if (part === 'street' ? !(Array.isArray(text) && text.every((line) => typeof line === 'string')) : !isText(text)) {
+      else if (
+        part === 'street'
+          ? !(Array.isArray(text) && text.every((line) => typeof line === 'string'))
+          : !isText(text)
+      ) {
         this.report(at, part === 'street' ? '“street” is a list of lines.' : `“${part}” is text.`);
       }
     }
@@ -150,7 +183,10 @@ class RecordsChecker {
     for (const [key, one] of Object.entries(value)) {
       const money = isObject(one) && Object.keys(one).length === 1 && Number.isSafeInteger(one.money);
       if (!money && one !== null && !['string', 'number', 'boolean'].includes(typeof one)) {
-        this.report([...path, key], 'A custom field is yes or no, a number, text, a date or {"money": 12000}.');
+        this.report(
+          [...path, key],
+          'A custom field is yes or no, a number, text, a date or {"money": 12000}.',
+        );
       }
     }
   }
@@ -159,13 +195,21 @@ class RecordsChecker {
     const path = ['business'];
     this.record(business, 'business', path, ['links', 'custom_fields', 'key']);
     const { time_zone, currency, locale, hour_cycle, working_days, links, custom_fields } = business;
-    if (isText(time_zone) && !isTimeZone(time_zone)) this.report([...path, 'time_zone'], `“${time_zone}” is no time zone; they are written as Europe/London.`);
-    if (isText(currency) && !isCurrency(currency)) this.report([...path, 'currency'], `“${currency}” is no currency; they are written as GBP.`);
-    if (isText(locale) && !isLocale(locale)) this.report([...path, 'locale'], `“${locale}” is no locale; they are written as en-GB.`);
-    if (!absent(hour_cycle) && hour_cycle !== 12 && hour_cycle !== 24) this.report([...path, 'hour_cycle'], '“hour_cycle” is 12 or 24.');
+    if (isText(time_zone) && !isTimeZone(time_zone))
+      this.report(
+        [...path, 'time_zone'],
+        `“${time_zone}” is no time zone; they are written as Europe/London.`,
+      );
+    if (isText(currency) && !isCurrency(currency))
+      this.report([...path, 'currency'], `“${currency}” is no currency; they are written as GBP.`);
+    if (isText(locale) && !isLocale(locale))
+      this.report([...path, 'locale'], `“${locale}” is no locale; they are written as en-GB.`);
+    if (!absent(hour_cycle) && hour_cycle !== 12 && hour_cycle !== 24)
+      this.report([...path, 'hour_cycle'], '“hour_cycle” is 12 or 24.');
     if (Array.isArray(working_days)) {
       working_days.forEach((day, i) => {
-        if (!Number.isInteger(day) || day < 1 || day > 7) this.report([...path, 'working_days', i], 'A working day is 1 (Monday) to 7 (Sunday).');
+        if (!Number.isInteger(day) || day < 1 || day > 7)
+          this.report([...path, 'working_days', i], 'A working day is 1 (Monday) to 7 (Sunday).');
       });
     }
     if (!absent(links)) this.rows(links, [...path, 'links'], { key: isText, name: isText, address: isText });
@@ -196,7 +240,10 @@ class RecordsChecker {
   /** Every record that another one names must be there. */
   private references(file: RecordsFile): void {
     const keys = Object.fromEntries(
-      Object.entries(LISTS).map(([list, kind]) => [kind, new Set((file[list as keyof typeof LISTS] ?? []).map(({ key }) => key))]),
+      Object.entries(LISTS).map(([list, kind]) => [
+        kind,
+        new Set((file[list as keyof typeof LISTS] ?? []).map(({ key }) => key)),
+      ]),
     ) as Record<RecordKind, Set<string>>;
     const clients = new Map((file.clients ?? []).map((client) => [client.key, client]));
     const own = (client: string | undefined, list: 'items' | 'contacts') =>
@@ -214,8 +261,12 @@ class RecordsChecker {
           named.forEach((name, j) => {
             if (there.has(name)) return;
             const at = Array.isArray(data[key]) ? [list, i, key, j] : [list, i, key];
-            const whose = refers === 'item' || refers === 'contact' ? ` at client “${String(data.client)}”` : '';
-            this.report(at, `There is no ${refers} with the key “${name}”${whose}.${didYouMean(name, there)}`);
+            const whose =
+              refers === 'item' || refers === 'contact' ? ` at client “${String(data.client)}”` : '';
+            this.report(
+              at,
+              `There is no ${refers} with the key “${name}”${whose}.${didYouMean(name, there)}`,
+            );
           });
         }
       });
@@ -240,7 +291,10 @@ const EXPECTED = {
   image: ['the name of a picture', (value) => typeof value === 'string'],
   file: ['the name of a file', (value) => typeof value === 'string'],
   date: ['a date as 2026-03-03', (value) => typeof value === 'string' && readDay(value) !== undefined],
-  moment: ['a moment as 2026-03-03T09:30:00+00:00', (value) => typeof value === 'string' && readMoment(value) !== undefined],
+  moment: [
+    'a moment as 2026-03-03T09:30:00+00:00',
+    (value) => typeof value === 'string' && readMoment(value) !== undefined,
+  ],
   money: ['a sum in minor units, a whole number', (value) => Number.isSafeInteger(value)],
   number: ['a number', isDecimal],
   percent: ['a percentage', isDecimal],
@@ -279,4 +333,3 @@ function storedKeys(kind: RecordKind): string[] {
 function article(kind: string): string {
   return /^[aeiou]/.test(kind) ? `An ${kind}` : `A ${kind}`;
 }
-

@@ -1,4 +1,10 @@
-import { findNodeAtLocation, parseTree, printParseErrorCode, type JSONPath, type ParseError } from 'jsonc-parser';
+import {
+  findNodeAtLocation,
+  parseTree,
+  printParseErrorCode,
+  type JSONPath,
+  type ParseError,
+} from 'jsonc-parser';
 import { LineIndex, type Problem } from '../../template/problem';
 import type { RecordsFile } from '../recordsFile';
 import { checkRecords } from './checkRecords';
@@ -35,7 +41,9 @@ function syntaxProblems(source: string, file: string): Problem[] {
   const errors: ParseError[] = [];
   parseTree(source, errors, { disallowComments: true, allowTrailingComma: false });
   const problems = errors.slice(0, 5).map(({ error, offset }) => {
-    const what = printParseErrorCode(error).replace(/([a-z])([A-Z])/g, '$1 $2').toLowerCase();
+    const what = printParseErrorCode(error)
+      .replace(/([a-z])([A-Z])/g, '$1 $2')
+      .toLowerCase();
     return { ...lines.place(offset), message: `This is not JSON: ${what}.` };
   });
   return problems.length ? problems : [{ ...lines.place(0), message: 'This is not JSON.' }];

@@ -6,7 +6,11 @@ export interface Choice<T> {
   alternatives: readonly T[];
 }
 
-export function choice<T>(record: T | undefined, reason: string, among: readonly T[] = []): Choice<T> | undefined {
+export function choice<T>(
+  record: T | undefined,
+  reason: string,
+  among: readonly T[] = [],
+): Choice<T> | undefined {
   if (record === undefined) return undefined;
   return { record, reason, alternatives: among.filter((other) => other !== record) };
 }

@@ -23,7 +23,8 @@ export function recipientOf(
   const all = [...contacts.map(asRecipient), itself];
   const take = (contact: ContactData | undefined, reason: string) =>
     contact && choice(all[contacts.indexOf(contact)], reason, all);
-  const ofProject = start === 'booking' || start === 'project' ? project && book.contactsOf(project)[0] : undefined;
+  const ofProject =
+    start === 'booking' || start === 'project' ? project && book.contactsOf(project)[0] : undefined;
   return (
     (start === 'invoice' ? take(using('invoices'), 'the contact for invoices') : undefined) ??
     take(ofProject, 'the project’s first contact') ??

@@ -60,13 +60,11 @@ export function situationFrom(book: RecordBook, start: StartingPoint, wishes: Wi
   if (!records) return undefined;
   const client = records.client?.record;
   const byRule = recipientOf(book, start.kind, client, records.project?.record);
-  const wished = wishes.recipients?.map(
-    (record): Choice<Recipient> => ({
-      record,
-      reason: 'chosen for this letter',
-      alternatives: byRule ? [byRule.record, ...byRule.alternatives] : [],
-    }),
-  );
+  const wished = wishes.recipients?.map((record): Choice<Recipient> => ({
+    record,
+    reason: 'chosen for this letter',
+    alternatives: byRule ? [byRule.record, ...byRule.alternatives] : [],
+  }));
   const recipients = wished ?? (byRule ? [byRule] : []);
   const addressed = new Set(recipients.map(({ record }) => record.data));
   return {
@@ -91,7 +89,12 @@ function follow(book: RecordBook, start: StartingPoint, wishes: Wishes): Followe
       const project = book.projects.get(start.key);
       if (!project) return undefined;
       const chosen = choice(project, 'the project you started from', siblings(book, project, 'projects'));
-      return withVisitsAndInvoices(book, clientOf(book, project.client, 'the project’s client'), chosen, wishes);
+      return withVisitsAndInvoices(
+        book,
+        clientOf(book, project.client, 'the project’s client'),
+        chosen,
+        wishes,
+      );
     }
     case 'client': {
       const client = book.clients.get(start.key);
@@ -139,7 +142,12 @@ function fromBooking(
 
 function fromClient(book: RecordBook, client: Choice<ClientData> | undefined, wishes: Wishes): Followed {
   const project = projectOf(book, client?.record);
-  return withVisitsAndInvoices(book, client, wished(book.projects, wishes.project, project) ?? project, wishes);
+  return withVisitsAndInvoices(
+    book,
+    client,
+    wished(book.projects, wishes.project, project) ?? project,
+    wishes,
+  );
 }
 
 /** Someone who is no client yet stands in for the client with the name and addresses given. */
@@ -153,7 +161,10 @@ function fromEnquiry(
   const client = clientOf(book, enquiry.client, 'the client who asks');
   if (client) return { ...fromClient(book, client, wishes), enquiry: own };
   const { key, name, email, phone } = enquiry;
-  return { enquiry: own, client: choice({ key, kind: 'person', name, email, phone }, 'the enquirer, no client yet') };
+  return {
+    enquiry: own,
+    client: choice({ key, kind: 'person', name, email, phone }, 'the enquirer, no client yet'),
+  };
 }
 
 function withVisitsAndInvoices(

@@ -29,13 +29,23 @@ export function readFrontEntries(
     }
     return [];
   }
-  const document = parseDocument(yaml, { lineCounter: new LineCounter(), prettyErrors: false, schema: 'core' });
+  const document = parseDocument(yaml, {
+    lineCounter: new LineCounter(),
+    prettyErrors: false,
+    schema: 'core',
+  });
   for (const error of document.errors) {
-    problems.push({ ...lines.place(start + error.pos[0]), message: `The head cannot be read: ${error.message}` });
+    problems.push({
+      ...lines.place(start + error.pos[0]),
+      message: `The head cannot be read: ${error.message}`,
+    });
   }
   if (document.errors.length || document.contents === null) return [];
   if (!isMap(document.contents)) {
-    problems.push({ ...lines.place(start), message: 'The head has a key and a value on each line, as “name: Visit tomorrow”.' });
+    problems.push({
+      ...lines.place(start),
+      message: 'The head has a key and a value on each line, as “name: Visit tomorrow”.',
+    });
     return [];
   }
   return document.contents.items.flatMap((pair): FrontEntry[] => {
@@ -119,7 +129,10 @@ export function readHead(
   const startsFrom = oneOf('starts from', STARTING_POINTS);
   const language = text('language');
   if (language && !isLanguage(language)) {
-    report(lines.place(known.get('language')!.at), `“${language}” is no language; they are written as de or en-GB.`);
+    report(
+      lines.place(known.get('language')!.at),
+      `“${language}” is no language; they are written as de or en-GB.`,
+    );
   }
   const head: TemplateHead = {
     name: text('name') ?? '',

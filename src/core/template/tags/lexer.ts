@@ -30,7 +30,12 @@ export function lex(source: string, from = 0): Token[] {
     else if (char === '"') {
       const end = closingQuote(source, at);
       if (end < 0) throw new TagError('This quotation mark is never closed.', at);
-      tokens.push({ kind: 'quoted', text: source.slice(at + 1, end).replaceAll('\\"', '"'), at, end: end + 1 });
+      tokens.push({
+        kind: 'quoted',
+        text: source.slice(at + 1, end).replaceAll('\\"', '"'),
+        at,
+        end: end + 1,
+      });
       at = end + 1;
     } else {
       const word = /^[^\s|"?]+/u.exec(source.slice(at))![0];

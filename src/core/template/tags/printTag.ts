@@ -40,7 +40,8 @@ function inner(tag: Exclude<Tag, { type: 'open block' | 'close block' }>): strin
 }
 
 function printBlank({ name, answer, default: preset, steps }: Blank): string {
-  const type = answer && (answer.kind === 'choice' ? `choice of ${answer.of.map(quote).join(' ')}` : answer.kind);
+  const type =
+    answer && (answer.kind === 'choice' ? `choice of ${answer.of.map(quote).join(' ')}` : answer.kind);
   const plain = preset !== undefined && /^[^\s|"=}{](?:[^|"}{]*[^\s|"}{])?$/.test(preset);
   const value = preset === undefined ? '' : ` = ${plain ? preset : quote(preset)}`;
   return `? ${name}${type ? ` : ${type}` : ''}${value}${printSteps(steps)}`;

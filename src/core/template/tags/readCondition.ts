@@ -14,6 +14,11 @@ export function readCondition(tokens: Token[], end: number, allow: { steps: bool
   return reader.read();
 }
 
+/** The condition of a `where`: it takes no steps on the left. */
+export function readWhere(tokens: Token[], end: number): Condition {
+  return readCondition(tokens, end, { steps: false });
+}
+
 class ConditionReader {
   private at = 0;
 
@@ -65,12 +70,13 @@ class ConditionReader {
         const next = this.tokens[this.at + 1]?.text;
         const ofStep =
           (token.text === 'or' && (own.length === 0 || previous === 'joined')) ||
-          (token.text === 'and' && (`${previous} and ${next}` === 'day and month' || `${previous} and ${next}` === 'date and time'));
+          (token.text === 'and' &&
+            (`${previous} and ${next}` === 'day and month' || `${previous} and ${next}` === 'date and time'));
         if (token.kind === 'pipe' || (!ofStep && (this.joiner() || this.operatorAt()))) break;
         own.push(token);
         this.at++;
       }
-      steps.push(readStep(own, pipe.at));
+      steps.push(readStep(own, pipe.at, readWhere));
     }
     return steps;
   }
@@ -118,14 +124,18 @@ class ConditionReader {
       const operand = readWord(token.text);
       if (operand) return operand;
     }
-    throw new TagError(`“${token.text}” is neither a number, a date, a sum, quoted text nor a field.`, token.at);
+    throw new TagError(
+      `“${token.text}” is neither a number, a date, a sum, quoted text nor a field.`,
+      token.at,
+    );
   }
 }
 
 function readWord(word: string): Operand | undefined {
   if (word === 'yes' || word === 'no') return { kind: 'yes/no', yes: word === 'yes' };
   if (/^-?\d+(?:\.\d+)?%?$/.test(word)) return { kind: 'number', text: word };
-  if (/^\d{4}-\d\d-\d\d$/.test(word)) return readDay(word) === undefined ? undefined : { kind: 'date', iso: word };
+  if (/^\d{4}-\d\d-\d\d$/.test(word))
+    return readDay(word) === undefined ? undefined : { kind: 'date', iso: word };
   if (/^-?(?:\p{Sc}|[A-Z]{3})\d[\d,]*(?:\.\d+)?$/u.test(word)) return { kind: 'money', text: word };
   return isPath(word) && word !== '.' ? { kind: 'path', path: word } : undefined;
 }

@@ -1,22 +1,25 @@
 import { didYouMean } from '../nearest';
 import { TagError, isPath, type Token } from './lexer';
-import { readCondition } from './readCondition';
+import type { Condition } from './condition';
 import { PLAIN_STEPS, STEP_NAMES, UNITS, WEEKDAYS, type PlainStep, type Step, type Unit } from './step';
 
+/** Reads the condition behind `where`; given from outside, as conditions hold steps again. */
+export type ReadWhere = (tokens: Token[], end: number) => Condition;
+
 /** Reads one step from its tokens, the `|` before it at `pipe`. Throws TagError. */
-export function readStep(tokens: Token[], pipe: number): Step {
+export function readStep(tokens: Token[], pipe: number, readWhere: ReadWhere): Step {
   const [first, ...rest] = tokens;
   if (!first) throw new TagError('A step is missing after “|”.', pipe);
   if (first.kind !== 'word') throw new TagError('A step begins with its name.', first.at);
   const reader = READERS[first.text];
-  const step = reader && Object.hasOwn(READERS, first.text) ? reader(rest, first) : undefined;
+  const step = reader && Object.hasOwn(READERS, first.text) ? reader(rest, first, readWhere) : undefined;
   if (step) return step;
   const name = tokens.map((token) => token.text).join(' ');
   if (tokens.every((token) => token.kind === 'word') && isPlain(name)) return { step: name };
   throw new TagError(`There is no step “${name}”.${didYouMean(name, STEP_NAMES)}`, first.at);
 }
 
-type Reader = (rest: Token[], first: Token) => Step | undefined;
+type Reader = (rest: Token[], first: Token, readWhere: ReadWhere) => Step | undefined;
 
 const READERS: Record<string, Reader> = {
   plus: (rest, first) => change('plus', rest, first),
@@ -53,15 +56,15 @@ const READERS: Record<string, Reader> = {
     step: 'width',
     pixels: whole(rest, first, 'width takes a whole number, as “width 240”.'),
   }),
-  where: (rest, first) => ({
-    step: 'where',
-    condition: readCondition(rest, first.end, { steps: false }),
-  }),
+  where: (rest, first, readWhere) => ({ step: 'where', condition: readWhere(rest, first.end) }),
   by: (rest, first) => {
     const [field, down] = rest;
     const isDown = down?.kind === 'word' && down.text === 'down';
     if (field?.kind !== 'word' || !isPath(field.text) || rest.length > (isDown ? 2 : 1)) {
-      throw new TagError('by takes a field, and “down” for the greatest first, as “by due_on down”.', first.at);
+      throw new TagError(
+        'by takes a field, and “down” for the greatest first, as “by due_on down”.',
+        first.at,
+      );
     }
     return { step: 'by', field: field.text, down: isDown };
   },
@@ -112,7 +115,8 @@ function whole(rest: Token[], first: Token, expected: string): number {
 }
 
 function quotedOnly(rest: Token[], first: Token, expected: string): string[] {
-  if (rest.length === 0 || rest.some((token) => token.kind !== 'quoted')) throw new TagError(expected, first.at);
+  if (rest.length === 0 || rest.some((token) => token.kind !== 'quoted'))
+    throw new TagError(expected, first.at);
   return rest.map((token) => token.text);
 }
 

@@ -1,7 +1,7 @@
 import type { Blank, BlankType } from '../document';
 import { didYouMean } from '../nearest';
 import { TagError, closingQuote, isPath, lex, quote, type Token } from './lexer';
-import { readCondition } from './readCondition';
+import { readCondition, readWhere } from './readCondition';
 import { readStep } from './readSteps';
 import type { Step } from './step';
 import type { Tag } from './tag';
@@ -22,14 +22,16 @@ export function readTag(inner: string): Tag {
     case '=':
       throw new TagError('The braces of tags cannot be changed: {{= … =}} is not understood.', start);
     case '>':
-      if (!after.trim()) throw new TagError('The name of a passage is missing, as {{> Before we come}}.', start);
+      if (!after.trim())
+        throw new TagError('The name of a passage is missing, as {{> Before we come}}.', start);
       return { type: 'passage', name: after.trim().replace(/\s+/g, ' ') };
     case '?':
       return readBlank(inner, start + 1);
     case '/': {
       const path = after.trim();
       if (path === 'when') return { type: 'close when' };
-      if (!isPath(path)) throw new TagError('A closing tag names the path alone, as {{/invoice.lines}}.', start);
+      if (!isPath(path))
+        throw new TagError('A closing tag names the path alone, as {{/invoice.lines}}.', start);
       return { type: 'close', path };
     }
     case '#':
@@ -81,11 +83,11 @@ function readPathAndSteps(tokens: Token[], end: number): { path: string; steps: 
 
 function readSteps(tokens: Token[]): Step[] {
   const steps: Step[] = [];
-  for (let at = 0; at < tokens.length; ) {
+  for (let at = 0; at < tokens.length;) {
     const next = tokens.findIndex((token, i) => i > at && token.kind === 'pipe');
     const end = next < 0 ? tokens.length : next;
     if (steps.at(-1)?.step === 'or') throw new TagError('“or” is the last step.', tokens[at]!.at);
-    steps.push(readStep(tokens.slice(at + 1, end), tokens[at]!.at));
+    steps.push(readStep(tokens.slice(at + 1, end), tokens[at]!.at, readWhere));
     at = end;
   }
   return steps;

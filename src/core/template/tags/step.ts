@@ -41,7 +41,15 @@ export type PlainStep = (typeof PLAIN_STEPS)[number];
 export const UNITS = ['minute', 'hour', 'day', 'working day', 'week', 'month', 'year'] as const;
 export type Unit = (typeof UNITS)[number];
 
-export const WEEKDAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'] as const;
+export const WEEKDAYS = [
+  'Monday',
+  'Tuesday',
+  'Wednesday',
+  'Thursday',
+  'Friday',
+  'Saturday',
+  'Sunday',
+] as const;
 
 /** What stands behind a `|`. Numbers that may have a fraction stay decimal strings. */
 export type Step =

@@ -15,7 +15,15 @@ export type StructureTag =
   | { type: 'otherwise' }
   | { type: 'close when' };
 
-const STRUCTURE = new Set(['open', 'close', 'open when', 'otherwise', 'close when', 'open block', 'close block']);
+const STRUCTURE = new Set([
+  'open',
+  'close',
+  'open when',
+  'otherwise',
+  'close when',
+  'open block',
+  'close block',
+]);
 
 export function isStructure(tag: { type: string }): tag is StructureTag {
   return STRUCTURE.has(tag.type);

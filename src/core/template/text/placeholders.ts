@@ -45,7 +45,10 @@ export function holdTags(source: string, lines: PlaceFinder, places: Places, pro
   for (const segment of scanTags(source, lines, places, problems)) {
     const raw = source.slice(segment.start, segment.end);
     origins.push({ from: text.length, source: segment.start });
-    if (segment.kind === 'words') text += raw.replace(/[\u{100000}-\u{10FFFF}]/gu, (char) => hold({ kind: 'literal', text: char, raw: char }));
+    if (segment.kind === 'words')
+      text += raw.replace(/[\u{100000}-\u{10FFFF}]/gu, (char) =>
+        hold({ kind: 'literal', text: char, raw: char }),
+      );
     else if (segment.kind === 'literal') text += hold({ kind: 'literal', text: '{{', raw });
     else text += hold({ kind: 'tag', tag: segment.tag, raw });
   }
@@ -119,7 +122,8 @@ function tellBlocks(text: string, held: readonly Held[]): { text: string; notBlo
         table = false;
       }
     } else if (!ROW.test(line)) table = false;
-    if (!table && alone?.tag.type === 'comment' && isWords(i - 1) && isWords(i + 1)) notBlocks.add(alone.index);
+    if (!table && alone?.tag.type === 'comment' && isWords(i - 1) && isWords(i + 1))
+      notBlocks.add(alone.index);
     out.push(line);
   });
   return { text: out.join('\n'), notBlocks };

@@ -1,6 +1,18 @@
 import type { BlockContent, ListItem as MarkdownItem, Nodes, PhrasingContent, RootContent } from 'mdast';
 import { defaultHandlers, toMarkdown, type Handle, type Join, type State } from 'mdast-util-to-markdown';
-import type { Block, Inline, Line, ListChild, Mark, Structured, Style, Table, TableCell, TableRow, TemplateDocument } from '../document';
+import type {
+  Block,
+  Inline,
+  Line,
+  ListChild,
+  Mark,
+  Structured,
+  Style,
+  Table,
+  TableCell,
+  TableRow,
+  TemplateDocument,
+} from '../document';
 import { longestRun, markKey, marksOf, withoutMark } from '../marks';
 import { printTag } from '../tags/printTag';
 import { isEscaped } from '../tags/scanTags';
@@ -107,11 +119,7 @@ class TreeBuilder {
         return [this.table(block)];
       case 'styled': {
         const opening = `::: ${printAttributes({ styles: block.styles }) || '{}'}`;
-        return [
-          this.line(opening, 'opens'),
-          ...this.blocks(block.content),
-          this.line(':::', 'closes'),
-        ];
+        return [this.line(opening, 'opens'), ...this.blocks(block.content), this.line(':::', 'closes')];
       }
       default:
         return this.structured(block, (one: Block) => this.block(one));
@@ -151,7 +159,8 @@ class TreeBuilder {
         this.line(this.tag({ type: 'close when' }), 'closes'),
       ];
     }
-    if (node.type === 'comment' || node.type === 'passage') return [this.line(this.tag(node as Tag), 'alone')];
+    if (node.type === 'comment' || node.type === 'passage')
+      return [this.line(this.tag(node as Tag), 'alone')];
     return each(node as Child);
   }
 
@@ -190,7 +199,7 @@ class TreeBuilder {
   /** Wraps runs that share a mark, the longest run outermost. */
   private words(nodes: readonly Inline[]): PhrasingContent[] {
     const out: PhrasingContent[] = [];
-    for (let at = 0; at < nodes.length; ) {
+    for (let at = 0; at < nodes.length;) {
       const { mark, length } = longestRun(nodes, at);
       if (!mark) {
         this.unmarked(nodes[at]!, out);
@@ -289,13 +298,15 @@ function attentionHolds({ before, after, run }: Edges): boolean {
 /** The first character that will stand in the text; a letter for a tag, `*` beside another mark. */
 function firstChar(node: Inline | undefined): string {
   if (!node) return '';
-  if (node.type === 'text' && !node.marks?.some((mark) => mark.type !== 'link')) return [...node.text][0] ?? '';
+  if (node.type === 'text' && !node.marks?.some((mark) => mark.type !== 'link'))
+    return [...node.text][0] ?? '';
   return edgeOf(node);
 }
 
 function lastChar(node: Inline | undefined): string {
   if (!node) return '';
-  if (node.type === 'text' && !node.marks?.some((mark) => mark.type !== 'link')) return [...node.text].at(-1) ?? '';
+  if (node.type === 'text' && !node.marks?.some((mark) => mark.type !== 'link'))
+    return [...node.text].at(-1) ?? '';
   return edgeOf(node);
 }
 
@@ -343,7 +354,9 @@ const HANDLERS = {
       return `|${cells.join('|')}|`;
     });
     exit();
-    const rule = node.align.map((side) => (side === 'center' ? ':-:' : side === 'right' ? '--:' : side === 'left' ? ':--' : '---'));
+    const rule = node.align.map((side) =>
+      side === 'center' ? ':-:' : side === 'right' ? '--:' : side === 'left' ? ':--' : '---',
+    );
     return [header, `|${rule.join('|')}|`, ...body].join('\n');
   },
 };

@@ -15,7 +15,8 @@ export function printPassage({ name, document }: Passage): string {
 
 function printHead(head: TemplateHead): string {
   const line = (value: Line | undefined) => value && printLine(value);
-  const text = (key: string, value: string | undefined) => (value === undefined ? [] : [`${key}: ${scalar(value)}\n`]);
+  const text = (key: string, value: string | undefined) =>
+    value === undefined ? [] : [`${key}: ${scalar(value)}\n`];
   const yes = (key: string, value: boolean | undefined) => (value ? [`${key}: yes\n`] : []);
   return [
     ...text('name', head.name),
@@ -39,7 +40,10 @@ function printHead(head: TemplateHead): string {
 /** Plain where YAML allows it, single quotes around tags and wherever plain would mean something else. */
 function scalar(text: string, inList = false): string {
   const plain = stringify(text, { lineWidth: 0, singleQuote: true }).trimEnd();
-  if (/^[|>"]/.test(plain) || (plain[0] !== "'" && (text.includes('{{') || (inList && /[[\],]/.test(text))))) {
+  if (
+    /^[|>"]/.test(plain) ||
+    (plain[0] !== "'" && (text.includes('{{') || (inList && /[[\],]/.test(text))))
+  ) {
     return text.includes('\n') ? JSON.stringify(text) : `'${text.replaceAll("'", "''")}'`;
   }
   return plain;

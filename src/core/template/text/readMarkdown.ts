@@ -77,9 +77,10 @@ export function readMarkdown(
   }
 
   function list(node: MarkdownList, depth: number): Block {
-    const content = node.children.map(
-      (item): ListItem => ({ type: 'listItem', content: blocks(item, depth + 1) }),
-    );
+    const content = node.children.map((item): ListItem => ({
+      type: 'listItem',
+      content: blocks(item, depth + 1),
+    }));
     const tight = !node.spread && node.children.every((item) => !item.spread);
     const made: Block = node.ordered
       ? { type: 'orderedList', tight, start: node.start ?? 1, content }
@@ -112,9 +113,7 @@ export function readMarkdown(
     const one = held[heldIndex(placeholder)!]!;
     if (one.kind === 'tag') return one.tag as Block;
     const fence = one as Extract<typeof one, { kind: 'fence' }>;
-    const tag: StructureTag = fence.attributes
-      ? { type: 'open block', styles: [] }
-      : { type: 'close block' };
+    const tag: StructureTag = fence.attributes ? { type: 'open block', styles: [] } : { type: 'close block' };
     places.set(tag, lines.place(fence.at));
     if (fence.attributes) {
       const attributes = readAttributes(fence.attributes, 'block');
@@ -129,7 +128,8 @@ export function readMarkdown(
 function collectDefinitions(tree: Nodes): Map<string, string> {
   const definitions = new Map<string, string>();
   const visit = (node: Nodes) => {
-    if (node.type === 'definition' && !definitions.has(node.identifier)) definitions.set(node.identifier, node.url);
+    if (node.type === 'definition' && !definitions.has(node.identifier))
+      definitions.set(node.identifier, node.url);
     if ('children' in node) for (const child of node.children) visit(child);
   };
   visit(tree);

@@ -5,7 +5,8 @@ import type { Passage, Template } from '../template';
 import { readMarkdown } from './readMarkdown';
 
 /** A file as read: the thing itself with the places of its tags, or everything that is wrong with it. */
-export type Reading<T> = { value: T; places: Places; problems: [] } | { value: undefined; problems: Problem[] };
+export type Reading<T> =
+  { value: T; places: Places; problems: [] } | { value: undefined; problems: Problem[] };
 
 /**
  * Reads a template's file (text-form.md): YAML front matter, then CommonMark with tables and tags. What paths and
@@ -28,9 +29,7 @@ export function readTemplate(source: string, file: string): Reading<Template> {
   const { start, end } = split.front;
   const yaml = text.slice(start, end);
   const entries = readFrontEntries(yaml, start, lines, problems);
-  const head = problems.length
-    ? undefined
-    : readHead(entries, { start, yaml, lines, places, problems });
+  const head = problems.length ? undefined : readHead(entries, { start, yaml, lines, places, problems });
   const document = readBody(text, split.body, lines, places, problems);
   if (!head || problems.length) return { value: undefined, problems: inOrder(problems) };
   return { value: { head, document }, places, problems: [] };

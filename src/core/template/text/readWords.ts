@@ -112,7 +112,11 @@ export class WordReader {
       case 'link':
         return this.link(node, attributes, marks);
       case 'linkReference':
-        return this.link({ ...node, type: 'link', url: this.definitions.get(node.identifier) ?? '' }, attributes, marks);
+        return this.link(
+          { ...node, type: 'link', url: this.definitions.get(node.identifier) ?? '' },
+          attributes,
+          marks,
+        );
       case 'image':
         return [this.image(node, attributes, marks)];
       case 'imageReference': {
@@ -208,6 +212,7 @@ function append(run: (Inline | StructureTag)[], nodes: readonly Inline[]): void 
 function appendText(run: (Inline | StructureTag)[], text: string, marks: readonly Mark[]): void {
   if (!text) return;
   const last = run.at(-1);
-  if (last?.type === 'text' && JSON.stringify(last.marks ?? []) === JSON.stringify(sortMarks(marks))) last.text += text;
+  if (last?.type === 'text' && JSON.stringify(last.marks ?? []) === JSON.stringify(sortMarks(marks)))
+    last.text += text;
   else run.push(marked<Text>({ type: 'text', text }, marks));
 }

@@ -1,0 +1,40 @@
+import tseslint from 'typescript-eslint';
+
+export default tseslint.config(
+  { ignores: ['node_modules/', '.next/', '.test/', '.data/', 'next-env.d.ts'] },
+  ...tseslint.configs.strict,
+  {
+    rules: {
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
+      '@typescript-eslint/no-non-null-assertion': 'off',
+      '@typescript-eslint/consistent-type-imports': 'error',
+      '@typescript-eslint/no-dynamic-delete': 'off',
+      'no-control-regex': 'error',
+      eqeqeq: 'error',
+    },
+  },
+  {
+    // The core knows no clock, no machine and no locale but those passed in.
+    files: ['src/core/**/*.ts'],
+    ignores: ['**/*.test.ts'],
+    rules: {
+      'no-restricted-properties': [
+        'error',
+        {
+          object: 'Date',
+          property: 'now',
+          message: 'The core has no clock: take the moment as an argument.',
+        },
+        { object: 'Math', property: 'random', message: 'The core gives the same result every time.' },
+      ],
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: "NewExpression[callee.name='Date'][arguments.length=0]",
+          message: 'The core has no clock.',
+        },
+      ],
+      'no-restricted-globals': ['error', 'process', 'window', 'document', 'fetch'],
+    },
+  },
+);

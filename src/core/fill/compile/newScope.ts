@@ -1,0 +1,38 @@
+import { SCHEMA_DEFAULTS } from '../../records/defaults';
+import type { StartingKind } from '../../records/recordKind';
+import type { Schema } from '../../records/schema';
+import type { Places, Problem } from '../../template/problem';
+import type { ReadPassage, Scope } from '../paths/scope';
+import { compileCondition } from './condition';
+
+/** What templates of a business are judged by. */
+export interface CompileContext {
+  schema: Schema;
+  passages: ReadonlyMap<string, ReadPassage>;
+  currency?: string;
+  /** where the template's tags were read; a document from the database has none */
+  places?: Places;
+  /** the name that problems are reported under */
+  file?: string;
+}
+
+/** The scope at the top of a template: no section around, no passage entered. */
+export function newScope(
+  context: CompileContext,
+  head: { name: string; startsFrom: StartingKind },
+  problems: Problem[],
+): Scope {
+  return {
+    schema: context.schema,
+    startsFrom: head.startsFrom,
+    currency: context.currency ?? SCHEMA_DEFAULTS.currency,
+    frames: [],
+    passages: context.passages,
+    inside: [],
+    blanks: new Map(),
+    places: context.places ?? new WeakMap(),
+    file: context.file ?? head.name,
+    problems,
+    compileCondition,
+  };
+}

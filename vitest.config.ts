@@ -1,0 +1,10 @@
+import { defineConfig } from 'vitest/config';
+
+export default defineConfig({
+  test: {
+    include: ['src/**/*.test.ts', 'bin/**/*.test.ts', 'stand-ins/**/*.test.ts'],
+    environment: 'node',
+    testTimeout: 20_000,
+    hookTimeout: 60_000,
+  },
+});
