@@ -27,5 +27,8 @@ export const PARTICLES = new Set(
   ).split(' '),
 );
 
-/** Words that join the two names of a couple. */
-export const JOINERS = /\s+(?:and|&|und|et|y|e|\+)\s+/iu;
+/** Words that join the two names of a couple; y and e may also stand inside one family name. */
+export const JOINERS = /\s+(and|And|AND|&|und|Und|et|Et|y|e|\+)\s+/u;
+
+/** A household named as such is no person's name: "The Wray family", "Familie Weiss". */
+export const HOUSEHOLD = /^(?:the|familie|famille|familia)\s|\sfamily$/iu;

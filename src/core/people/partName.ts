@@ -1,4 +1,4 @@
-import { HONORIFICS, JOINERS, PARTICLES, SUFFIXES } from './namingCustoms';
+import { HONORIFICS, HOUSEHOLD, JOINERS, PARTICLES, SUFFIXES } from './namingCustoms';
 
 export interface PersonName {
   honorific?: string;
@@ -18,9 +18,19 @@ export interface PartedName {
  */
 export function partName(full: string): PartedName {
   const name = full.normalize('NFC').replace(/\s+/gu, ' ').trim();
-  const halves = name.split(JOINERS);
-  if (halves.length === 2 && halves[0] && halves[1]) return { persons: partCouple(halves[0], halves[1]) };
-  return { persons: [partPerson(name)] };
+  if (HOUSEHOLD.test(name)) return { persons: [{ family: name }] };
+  const halves = splitCouple(name);
+  return { persons: halves ? partCouple(...halves) : [partPerson(name)] };
+}
+
+/** The two names around a joining word; undefined where it belongs to one name, as in "von und zu Arnhold". */
+function splitCouple(name: string): [string, string] | undefined {
+  const [one, joiner, two, ...more] = name.split(JOINERS);
+  if (!one || !joiner || !two || more.length) return undefined;
+  if (isParticle(one.split(' ').at(-1)!)) return undefined;
+  // "José Ortega y Gasset" is one person, "Inés y Tomás Ortega" are two.
+  if ((joiner === 'y' || joiner === 'e') && one.includes(' ') && !two.includes(' ')) return undefined;
+  return [one, two];
 }
 
 /** The first of a couple shares the family name of the second unless it has one of its own. */
@@ -74,7 +84,10 @@ function partPerson(name: string): PersonName {
 function familyStart(words: string[]): number {
   if (words.length === 1) return 1;
   if (isParticle(words[0]!) && words[0] === words[0]!.toLowerCase()) return 0;
-  for (let i = 1; i < words.length - 1; i++) if (isParticle(words[i]!)) return i;
+  for (let i = 1; i < words.length - 1; i++) {
+    // y and e join two family names, the first of which stands before them.
+    if (isParticle(words[i]!)) return /^[ye]$/.test(words[i]!) && i > 1 ? i - 1 : i;
+  }
   return words.length - 1;
 }
 

@@ -1,0 +1,31 @@
+import { expect, it } from 'vitest';
+import { referenceOf } from '../../fill/paths/references';
+import { DERIVATIONS } from '../derive/derivations';
+import { RECORD_KINDS } from '../recordKind';
+import { CATALOGUE } from './catalogue';
+
+it('every field has words for whoever looks for it', () => {
+  for (const kind of RECORD_KINDS) {
+    for (const { key, label, description } of CATALOGUE[kind].values()) {
+      expect(key).toMatch(/^[a-z][a-z_]*$/);
+      expect(label.length).toBeGreaterThan(1);
+      expect(description).toMatch(/^[\p{Lu}\d].*[^.]$|^[a-z, ]+$/u);
+    }
+  }
+});
+
+it('every derived field can be worked out, and nothing else is', () => {
+  for (const kind of RECORD_KINDS) {
+    const derived = [...CATALOGUE[kind].values()].filter((field) => field.derived).map((field) => field.key);
+    const known = Object.keys(DERIVATIONS[kind] ?? {});
+    expect(known.filter((key) => !(kind === 'member' && key === 'full_name')).sort()).toEqual(derived.sort());
+  }
+});
+
+it('every reference leads somewhere', () => {
+  for (const kind of RECORD_KINDS) {
+    for (const { key, refers } of CATALOGUE[kind].values()) {
+      if (refers) expect(referenceOf(kind, key)).toBeTypeOf('function');
+    }
+  }
+});
