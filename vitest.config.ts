@@ -4,6 +4,7 @@ export default defineConfig({
   test: {
     include: ['src/**/*.test.ts', 'bin/**/*.test.ts', 'stand-ins/**/*.test.ts'],
     environment: 'node',
+    setupFiles: ['vitest.setup.ts'],
     testTimeout: 20_000,
     hookTimeout: 60_000,
   },

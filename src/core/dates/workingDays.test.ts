@@ -3,7 +3,10 @@ import { isoOf, readDay } from './civil';
 import { plusWorkingDays } from './workingDays';
 
 const day = (iso: string) => readDay(iso)!;
-const week = { weekdays: new Set([1, 2, 3, 4, 5]), holidays: new Set([day('2026-12-25'), day('2026-12-28')]) };
+const week = {
+  weekdays: new Set([1, 2, 3, 4, 5]),
+  holidays: new Set([day('2026-12-25'), day('2026-12-28')]),
+};
 const plus = (iso: string, count: number) => isoOf(plusWorkingDays(day(iso), count, week)!);
 
 describe('working days', () => {
@@ -13,5 +16,7 @@ describe('working days', () => {
   it('count from a day off', () => expect(plus('2026-03-07', 1)).toBe('2026-03-09'));
   it('leave the day where it is for none', () => expect(plus('2026-03-07', 0)).toBe('2026-03-07'));
   it('are none where nobody ever works', () =>
-    expect(plusWorkingDays(day('2026-03-07'), 1, { weekdays: new Set(), holidays: new Set() })).toBeUndefined());
+    expect(
+      plusWorkingDays(day('2026-03-07'), 1, { weekdays: new Set(), holidays: new Set() }),
+    ).toBeUndefined());
 });

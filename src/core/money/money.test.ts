@@ -39,11 +39,15 @@ describe('exact sums', () => {
 
   it('need no floating point: a third of a penny never leaks', () => {
     fc.assert(
-      fc.property(fc.integer({ min: 0, max: 10 ** 9 }), fc.integer({ min: 0, max: 100 }), (amount, percent) => {
-        const share = percentOf(amount, decimal(percent));
-        const rest = percentOf(amount, decimal(100 - percent));
-        expect(Math.abs(share + rest - amount)).toBeLessThanOrEqual(1);
-      }),
+      fc.property(
+        fc.integer({ min: 0, max: 10 ** 9 }),
+        fc.integer({ min: 0, max: 100 }),
+        (amount, percent) => {
+          const share = percentOf(amount, decimal(percent));
+          const rest = percentOf(amount, decimal(100 - percent));
+          expect(Math.abs(share + rest - amount)).toBeLessThanOrEqual(1);
+        },
+      ),
     );
   });
 

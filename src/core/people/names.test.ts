@@ -30,7 +30,8 @@ describe('one person’s name in one string', () => {
 
   it('may be a single name', () => expect(parts('Sunniva')).toEqual([{ given: 'Sunniva' }]));
 
-  it('may begin with a particle', () => expect(parts('van der Meulen')).toEqual([{ family: 'van der Meulen' }]));
+  it('may begin with a particle', () =>
+    expect(parts('van der Meulen')).toEqual([{ family: 'van der Meulen' }]));
 
   it.each([
     ['Dr. Marta de la Cruz', 'Dr.', 'Marta', 'de la Cruz'],

@@ -1,4 +1,4 @@
-import type { Inline, Mark } from './document';
+import { STYLES, type Inline, type Mark } from './document';
 
 const ORDER: readonly Mark['type'][] = ['link', 'style', 'italic', 'bold', 'code'];
 
@@ -10,7 +10,12 @@ export function sortMarks(marks: readonly Mark[]): Mark[] {
       const key = markKey(mark);
       return !seen.has(key) && seen.add(key);
     })
-    .sort((a, b) => ORDER.indexOf(a.type) - ORDER.indexOf(b.type));
+    .sort((a, b) => rank(a) - rank(b));
+}
+
+function rank(mark: Mark): number {
+  const style = mark.type === 'style' ? STYLES.indexOf(mark.style) / 100 : 0;
+  return ORDER.indexOf(mark.type) + style;
 }
 
 export function markKey(mark: Mark): string {

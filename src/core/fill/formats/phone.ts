@@ -1,4 +1,4 @@
-import { parsePhoneNumberFromString, type CountryCode } from 'libphonenumber-js/min';
+import { getCountryCallingCode, parsePhoneNumberFromString, type CountryCode } from 'libphonenumber-js/min';
 import { countryOf } from './address';
 
 const written = new Map<string, string>();
@@ -11,9 +11,10 @@ export function phoneNumber(number: string, form: 'local' | 'international', hom
   const key = `${form} ${home} ${number}`;
   let found = written.get(key);
   if (found === undefined) {
-    const parsed = parsePhoneNumberFromString(number, countryOf(home) as CountryCode);
+    const country = countryOf(home) as CountryCode;
+    const parsed = parsePhoneNumberFromString(number, country);
     // Abroad, a local form would be dialled wrongly.
-    const local = form === 'local' && parsed?.country === countryOf(home);
+    const local = form === 'local' && parsed?.countryCallingCode === getCountryCallingCode(country);
     found = !parsed ? number : local ? parsed.formatNational() : parsed.formatInternational();
     if (written.size > 5000) written.clear();
     written.set(key, found);

@@ -3,7 +3,9 @@ import { inWords } from '../../template/problem';
 import { readRecords } from './readRecords';
 
 const problems = (value: unknown) =>
-  readRecords(typeof value === 'string' ? value : JSON.stringify(value, null, 1), 'r.json').problems.map(inWords);
+  readRecords(typeof value === 'string' ? value : JSON.stringify(value, null, 1), 'r.json').problems.map(
+    inWords,
+  );
 const business = { name: 'Larkfield Piano Care' };
 
 describe('a records file', () => {
@@ -12,20 +14,28 @@ describe('a records file', () => {
   it('that is not JSON says where', () => {
     expect(problems('{"business": {"name": }}')[0]).toMatch(/^r\.json:1:\d+: This is not JSON/);
     expect(problems('')[0]).toMatch(/^r\.json:1:1: /);
-    expect(problems('[]')).toEqual(['r.json:1:1: The records are an object with a “business” and lists of records.']);
+    expect(problems('[]')).toEqual([
+      'r.json:1:1: The records are an object with a “business” and lists of records.',
+    ]);
   });
 
   it('names every unknown key, its place and the nearest known one, all at once', () => {
-    const text = '{\n "business": {"nmae": "L"},\n "clients": [\n  {"key": "c1", "emial": "x"}\n ],\n "bokings": []\n}';
+    const text =
+      '{\n "business": {"nmae": "L"},\n "clients": [\n  {"key": "c1", "emial": "x"}\n ],\n "bokings": []\n}';
     expect(problems(text)).toEqual([
-      'r.json:2:15: The business has no key “nmae”. Did you mean “name”?'.replace('The business', 'A business'),
+      'r.json:2:15: The business has no key “nmae”. Did you mean “name”?'.replace(
+        'The business',
+        'A business',
+      ),
       'r.json:4:17: A client has no key “emial”. Did you mean “email”?',
       'r.json:6:2: The records have no key “bokings”. Did you mean “bookings”?',
     ]);
   });
 
   it('refuses what is worked out', () => {
-    expect(problems({ business, invoices: [{ key: 'K-1', total: 1200 }] })[0]).toContain('“total” is worked out');
+    expect(problems({ business, invoices: [{ key: 'K-1', total: 1200 }] })[0]).toContain(
+      '“total” is worked out',
+    );
   });
 
   it.each([
@@ -40,7 +50,10 @@ describe('a records file', () => {
     [{ clients: [{ key: 'c1', contacts: [{ key: 'k', uses: ['invoice'] }] }] }, 'A contact is used for'],
     [{ clients: [{ key: 'c1', custom: { a: [1] } }] }, 'A custom field is'],
     [{ bookings: [{ key: 'b1', client: 'c9' }] }, 'There is no client with the key “c9”'],
-    [{ clients: [{ key: 'c1' }], bookings: [{ key: 'b1', client: 'c1', items: ['i1'] }] }, 'no item with the key “i1” at client “c1”'],
+    [
+      { clients: [{ key: 'c1' }], bookings: [{ key: 'b1', client: 'c1', items: ['i1'] }] },
+      'no item with the key “i1” at client “c1”',
+    ],
     [{ clients: {} }, '“clients” is a list of records'],
     [{ business: { ...business, time_zone: 'Mars/Base' } }, 'is no time zone'],
     [{ business: { ...business, currency: 'pounds' } }, 'is no currency'],
@@ -52,7 +65,11 @@ describe('a records file', () => {
   });
 
   it('has no room for inherited names', () => {
-    expect(problems('{"business": {}, "clients": [{"key": "c1", "__proto__": {"name": "x"}}]}')[0]).toContain('no key “__proto__”');
-    expect(problems('{"business": {}, "clients": [{"key": "c1", "constructor": "x"}]}')[0]).toContain('no key “constructor”');
+    expect(problems('{"business": {}, "clients": [{"key": "c1", "__proto__": {"name": "x"}}]}')[0]).toContain(
+      'no key “__proto__”',
+    );
+    expect(problems('{"business": {}, "clients": [{"key": "c1", "constructor": "x"}]}')[0]).toContain(
+      'no key “constructor”',
+    );
   });
 });

@@ -24,9 +24,18 @@ const invoice = (key: string, issued_on: string, more: Partial<InvoiceData> = {}
 });
 const paid = { payments: [{ amount: 100 }] };
 
-function situation(records: Partial<RecordsFile>, kind: StartingPoint['kind'], key: string, wishes: Partial<Wishes> = {}) {
+function situation(
+  records: Partial<RecordsFile>,
+  kind: StartingPoint['kind'],
+  key: string,
+  wishes: Partial<Wishes> = {},
+) {
   const file: RecordsFile = { business: {}, clients: [{ key: 'c1', name: 'Oda Hartigan' }], ...records };
-  return situationFrom(new RecordBook(file, readMoment('2026-03-02T09:00:00Z')!), { kind, key }, { sender, ...wishes });
+  return situationFrom(
+    new RecordBook(file, readMoment('2026-03-02T09:00:00Z')!),
+    { kind, key },
+    { sender, ...wishes },
+  );
 }
 
 describe('from an invoice', () => {
@@ -57,14 +66,21 @@ describe('from an invoice', () => {
     const invoices = [invoice('K-1', '2026-01-10', { project: 'p1' })];
     const projects = [{ key: 'p1', client: 'c1' }];
     const next = [booking('next', '2026-02-01', { project: 'p1' }), booking('own', '2026-01-01')];
-    expect(situation({ projects, invoices, bookings: next }, 'invoice', 'K-1')?.booking?.record.key).toBe('next');
+    expect(situation({ projects, invoices, bookings: next }, 'invoice', 'K-1')?.booking?.record.key).toBe(
+      'next',
+    );
     const own = [booking('own', '2026-01-01')];
-    expect(situation({ projects, invoices, bookings: own }, 'invoice', 'K-1')?.booking?.record.key).toBe('own');
+    expect(situation({ projects, invoices, bookings: own }, 'invoice', 'K-1')?.booking?.record.key).toBe(
+      'own',
+    );
   });
 
   it('never takes a cancelled booking', () => {
     const found = situation(
-      { bookings: [booking('off', '2026-01-05', { status: 'cancelled' })], invoices: [invoice('K-1', '2026-01-10')] },
+      {
+        bookings: [booking('off', '2026-01-05', { status: 'cancelled' })],
+        invoices: [invoice('K-1', '2026-01-10')],
+      },
       'invoice',
       'K-1',
     );
@@ -75,7 +91,8 @@ describe('from an invoice', () => {
 describe('from a booking', () => {
   const projects = [{ key: 'p1', client: 'c1' }];
   const bookings = [booking('b1', '2026-03-10', { project: 'p1' })];
-  const taken = (invoices: InvoiceData[]) => situation({ projects, bookings, invoices }, 'booking', 'b1')?.invoice;
+  const taken = (invoices: InvoiceData[]) =>
+    situation({ projects, bookings, invoices }, 'booking', 'b1')?.invoice;
 
   it('the invoice is the project’s oldest unpaid one', () => {
     const found = taken([
@@ -84,11 +101,17 @@ describe('from a booking', () => {
       invoice('K-3', '2026-01-03', { project: 'p1' }),
       invoice('K-0', '2025-01-01'),
     ]);
-    expect(found).toMatchObject({ record: { key: 'K-2' }, reason: 'the oldest of 2 unpaid invoices for this project' });
+    expect(found).toMatchObject({
+      record: { key: 'K-2' },
+      reason: 'the oldest of 2 unpaid invoices for this project',
+    });
   });
 
   it('else the project’s newest, else the client’s', () => {
-    const both = [invoice('K-1', '2026-01-01', { project: 'p1', ...paid }), invoice('K-2', '2026-01-02', { project: 'p1', ...paid })];
+    const both = [
+      invoice('K-1', '2026-01-01', { project: 'p1', ...paid }),
+      invoice('K-2', '2026-01-02', { project: 'p1', ...paid }),
+    ];
     expect(taken(both)?.record.key).toBe('K-2');
     expect(taken([invoice('K-7', '2026-01-01'), invoice('K-6', '2025-12-01')])).toMatchObject({
       record: { key: 'K-6' },
@@ -134,9 +157,15 @@ describe('from a project or a client', () => {
       { key: 'p1', client: 'c1', starts_on: '2026-02-01', status: 'active' },
       { key: 'p2', client: 'c1', starts_on: '2026-01-01', status: 'active' },
     ];
-    const bookings = [booking('b1', '2026-03-20', { project: 'p1' }), booking('b2', '2026-03-10', { project: 'p2' })];
+    const bookings = [
+      booking('b1', '2026-03-20', { project: 'p1' }),
+      booking('b2', '2026-03-10', { project: 'p2' }),
+    ];
     const found = situation({ projects, bookings }, 'client', 'c1');
-    expect(found?.project).toMatchObject({ record: { key: 'p2' }, reason: 'the project with the next visit' });
+    expect(found?.project).toMatchObject({
+      record: { key: 'p2' },
+      reason: 'the project with the next visit',
+    });
     expect(found?.booking?.record.key).toBe('b2');
   });
 
@@ -144,7 +173,9 @@ describe('from a project or a client', () => {
     const old = { key: 'p1', client: 'c1', starts_on: '2025-01-01', status: 'planned' };
     const done = { key: 'p2', client: 'c1', starts_on: '2026-01-01', status: 'finished' };
     expect(situation({ projects: [old, done] }, 'client', 'c1')?.project?.record.key).toBe('p1');
-    expect(situation({ projects: [done] }, 'client', 'c1')?.project).toMatchObject({ reason: 'the only project' });
+    expect(situation({ projects: [done] }, 'client', 'c1')?.project).toMatchObject({
+      reason: 'the only project',
+    });
   });
 
   it('falls back on the client’s own bookings and invoices', () => {
@@ -159,13 +190,24 @@ describe('from a project or a client', () => {
 
 describe('from an enquiry', () => {
   it('goes on from its client', () => {
-    const found = situation({ enquiries: [{ key: 'e1', client: 'c1' }], bookings: [booking('b1', '2026-03-20')] }, 'enquiry', 'e1');
+    const found = situation(
+      { enquiries: [{ key: 'e1', client: 'c1' }], bookings: [booking('b1', '2026-03-20')] },
+      'enquiry',
+      'e1',
+    );
     expect([found?.client?.record.key, found?.booking?.record.key]).toEqual(['c1', 'b1']);
   });
 
   it('else the enquirer stands in with the name and addresses given', () => {
-    const found = situation({ enquiries: [{ key: 'e1', name: 'Bram Tolliver', email: 'bram@tolliver.example' }] }, 'enquiry', 'e1');
-    expect(found?.client).toMatchObject({ record: { name: 'Bram Tolliver' }, reason: 'the enquirer, no client yet' });
+    const found = situation(
+      { enquiries: [{ key: 'e1', name: 'Bram Tolliver', email: 'bram@tolliver.example' }] },
+      'enquiry',
+      'e1',
+    );
+    expect(found?.client).toMatchObject({
+      record: { name: 'Bram Tolliver' },
+      reason: 'the enquirer, no client yet',
+    });
     expect(found?.recipients[0]?.record.data.email).toBe('bram@tolliver.example');
   });
 });
@@ -183,7 +225,8 @@ describe('the recipient', () => {
     bookings: [booking('b1', '2026-03-20'), booking('b2', '2026-03-21', { project: 'p1' })],
     invoices: [invoice('K-1', '2026-01-01')],
   };
-  const to = (kind: StartingPoint['kind'], key: string) => situation(records, kind, key)?.recipients[0]?.record.data.key;
+  const to = (kind: StartingPoint['kind'], key: string) =>
+    situation(records, kind, key)?.recipients[0]?.record.data.key;
 
   it('from an invoice is whoever pays, with copies to whoever always gets one', () => {
     expect(to('invoice', 'K-1')).toBe('pays');
@@ -198,8 +241,13 @@ describe('the recipient', () => {
 
   it('else is the main contact, else the first, else the client', () => {
     expect(to('client', 'c1')).toBe('main');
-    expect(situation({ clients: [{ key: 'c1', contacts: [contacts[0]!] }] }, 'client', 'c1')?.recipients[0]).toMatchObject({ reason: 'the only contact' });
-    expect(situation({}, 'client', 'c1')?.recipients[0]).toMatchObject({ record: { kind: 'client' }, reason: 'the client' });
+    expect(
+      situation({ clients: [{ key: 'c1', contacts: [contacts[0]!] }] }, 'client', 'c1')?.recipients[0],
+    ).toMatchObject({ reason: 'the only contact' });
+    expect(situation({}, 'client', 'c1')?.recipients[0]).toMatchObject({
+      record: { kind: 'client' },
+      reason: 'the client',
+    });
   });
 
   it('who is written to gets no copy besides', () => {

@@ -24,8 +24,21 @@ export interface HeldText {
 const FIRST = 0x100000;
 const LAST = 0x10fffd;
 export const PLACEHOLDER = /[\u{100000}-\u{10FFFD}]/u;
-const SPECIAL =
-  /\\[[\]]|[\u{100000}-\u{10FFFF}]|&#(?:[xX]10[0-9a-fA-F]{4}|1(?:0[4-9]|1[01])\d{4});|(?<=[\])])\{[^{}\n]*\}|^[ >]*:{3,}[ \t]*(?:\{[^{}\n]*\})?[ \t]*$/gmu;
+/** What may stand before a block on its line: the marks of quotes and list items around it. */
+const CONTAINERS = '(?:[ >]|[-*+] |\\d+[.)] )*';
+const SPECIAL = new RegExp(
+  [
+    // An escaped backslash first, which escapes nothing after it.
+    String.raw`\\\\`,
+    String.raw`\\[[\]]`,
+    String.raw`[\u{100000}-\u{10FFFF}]`,
+    String.raw`&#(?:[xX]10[0-9a-fA-F]{4}|1(?:0[4-9]|1[01])\d{4});`,
+    String.raw`(?<=(?<!\\)(?:\\\\)*[\])])\{[^{}\n\\]*\}`,
+    String.raw`^${CONTAINERS}:{3,}[ \t]*(?:\{[^{}\n]*\})?[ \t]*$`,
+  ].join('|'),
+  'gmu',
+);
+const FENCE = new RegExp(String.raw`^(${CONTAINERS})(:{3,}[ \t]*(\{.*\})?)`, 'u');
 
 /** Which held thing a placeholder stands for; undefined for any other character. */
 export function heldIndex(char: string): number | undefined {
@@ -54,6 +67,7 @@ export function holdTags(source: string, lines: PlaceFinder, places: Places, pro
   }
   text = text.replace(SPECIAL, (raw, offset: number) => {
     const at = originOf(origins, offset);
+    if (raw === '\\\\') return raw;
     if (raw.startsWith('\\')) return hold({ kind: 'literal', text: raw.slice(1), raw });
     if (raw.startsWith('&')) {
       const digits = raw.slice(2, -1);
@@ -61,8 +75,8 @@ export function holdTags(source: string, lines: PlaceFinder, places: Places, pro
       return hold({ kind: 'literal', text: String.fromCodePoint(Math.min(code, 0x10ffff)), raw });
     }
     if (raw.startsWith('{')) return hold({ kind: 'attributes', raw, at });
-    const fence = /^([ >]*)(:{3,})[ \t]*(\{.*\})?/u.exec(raw);
-    if (fence) return fence[1]! + hold({ kind: 'fence', attributes: fence[3], raw: raw.trimStart(), at });
+    const fence = FENCE.exec(raw);
+    if (fence) return fence[1]! + hold({ kind: 'fence', attributes: fence[3], raw: fence[2]!.trimEnd(), at });
     return raw; // a placeholder of the first pass
   });
   if (held.length + FIRST > LAST) {
@@ -84,7 +98,8 @@ function originOf(origins: Origin[], offset: number): number {
 }
 
 const DELIMITER = /^[ >]*\|?[ \t]*:?-+:?[ \t]*(?:\|[ \t]*:?-+:?[ \t]*)*\|?[ \t]*$/;
-const ROW = /^[ >]*\|/;
+const ROW = new RegExp(String.raw`^${CONTAINERS}\|`);
+const PREFIX = new RegExp(`^${CONTAINERS}`);
 
 /**
  * A tag alone on its line goes on with the table above it when a row follows or it closes what was opened in the
@@ -95,8 +110,9 @@ function tellBlocks(text: string, held: readonly Held[]): { text: string; notBlo
   const lines = text.split('\n');
   const out: string[] = [];
   const aloneOn = (line: string | undefined) => {
-    const index = line === undefined ? undefined : heldIndex(line.trim() || ' ');
-    if (index === undefined || [...line!.trim()].length !== 1) return undefined;
+    const text = line?.replace(PREFIX, '').trim();
+    const index = text ? heldIndex(text) : undefined;
+    if (index === undefined || [...text!].length !== 1) return undefined;
     const one = held[index];
     return one?.kind === 'tag' && mayStandAlone(one.tag) ? { index, tag: one.tag } : undefined;
   };

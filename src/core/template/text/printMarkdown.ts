@@ -288,32 +288,36 @@ interface Edges {
 function attentionHolds({ before, after, run }: Edges): boolean {
   const inner = [firstChar(run[0]), lastChar(run.at(-1))];
   const outer = [before, after];
-  return inner.every((edge, i) => {
+  return inner.every((char, i) => {
     const beside = outer[i]!;
-    if (/[\s*_]/u.test(edge) || edge === '' || beside === '*') return false;
-    return !/[\p{P}\p{S}]/u.test(edge) || beside === '' || /[\s.,;:!?)("]/u.test(beside);
+    if (/[\s*_]/u.test(char) || char === '' || beside === '*') return false;
+    return !/[\p{P}\p{S}]/u.test(char) || beside === '' || /[\s.,;:!?)("]/u.test(beside);
   });
 }
 
-/** The first character that will stand in the text; a letter for a tag, `*` beside another mark. */
+/** The character that will stand at an edge of a node: a letter for a tag, brackets around marks but emphasis. */
 function firstChar(node: Inline | undefined): string {
-  if (!node) return '';
-  if (node.type === 'text' && !node.marks?.some((mark) => mark.type !== 'link'))
-    return [...node.text][0] ?? '';
-  return edgeOf(node);
+  return edge(node, '[', '!', (text) => [...text][0] ?? '');
 }
 
 function lastChar(node: Inline | undefined): string {
-  if (!node) return '';
-  if (node.type === 'text' && !node.marks?.some((mark) => mark.type !== 'link'))
-    return [...node.text].at(-1) ?? '';
-  return edgeOf(node);
+  return edge(node, '}', ')', (text) => [...text].at(-1) ?? '');
 }
 
-function edgeOf(node: Inline): string {
+function edge(
+  node: Inline | undefined,
+  bracket: string,
+  image: string,
+  ofText: (text: string) => string,
+): string {
+  if (!node) return '';
   if (node.type === 'break') return '\n';
-  if (marksOf(node).some((mark) => mark.type === 'bold' || mark.type === 'italic')) return '*';
-  return node.type === 'image' ? ')' : 'x';
+  const marks = marksOf(node).map((mark) => mark.type);
+  if (marks.includes('bold') || marks.includes('italic')) return '*';
+  if (marks.includes('code')) return '`';
+  if (marks.length) return bracket;
+  if (node.type === 'text') return ofText(node.text);
+  return node.type === 'image' ? image : 'x';
 }
 
 function text(out: PhrasingContent[], value: string): void {

@@ -81,7 +81,7 @@ export function readMarkdown(
       type: 'listItem',
       content: blocks(item, depth + 1),
     }));
-    const tight = !node.spread && node.children.every((item) => !item.spread);
+    const tight = !areSpread(node.children) && node.children.every((item) => !areSpread(item.children));
     const made: Block = node.ordered
       ? { type: 'orderedList', tight, start: node.start ?? 1, content }
       : { type: 'bulletList', tight, content };
@@ -123,6 +123,17 @@ export function readMarkdown(
     }
     return tag;
   }
+}
+
+/** Whether a blank line stands between any two neighbours. */
+function areSpread(nodes: readonly Nodes[]): boolean {
+  return nodes.some((node, i) => i > 0 && node.position!.start.line - lastLine(nodes[i - 1]!) > 1);
+}
+
+/** A container's own end may lie behind the blank lines that follow it. */
+function lastLine(node: Nodes): number {
+  const last = 'children' in node ? node.children.at(-1) : undefined;
+  return last ? lastLine(last) : node.position!.end.line;
 }
 
 function collectDefinitions(tree: Nodes): Map<string, string> {
