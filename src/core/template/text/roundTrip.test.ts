@@ -70,15 +70,13 @@ describe('any document that is printed and read is the same document', () => {
         { weight: 4, arbitrary: leaf },
         {
           weight: 1,
-          arbitrary: fc
-            .array(leaf, { minLength: 1, maxLength: 2 })
-            .map((content): Inline => ({
-              type: 'section',
-              path: 'a',
-              steps: [],
-              inverted: false,
-              content: merged(content),
-            })),
+          arbitrary: fc.array(leaf, { minLength: 1, maxLength: 2 }).map((content): Inline => ({
+            type: 'section',
+            path: 'a',
+            steps: [],
+            inverted: false,
+            content: merged(content),
+          })),
         },
       ),
       { minLength: 1, maxLength: 4 },
@@ -123,15 +121,13 @@ describe('any document that is printed and read is the same document', () => {
           content: items.map((content) => ({ type: 'listItem', content: [{ type: 'paragraph', content }] })),
         })),
       // A section that holds nothing but a list is written as a list with a section inside.
-      fc
-        .array(tie('block'), { minLength: 1, maxLength: 2 })
-        .map((content): Block => ({
-          type: 'section',
-          path: 'b',
-          steps: [],
-          inverted: true,
-          content: [{ type: 'rule' }, ...content],
-        })),
+      fc.array(tie('block'), { minLength: 1, maxLength: 2 }).map((content): Block => ({
+        type: 'section',
+        path: 'b',
+        steps: [],
+        inverted: true,
+        content: [{ type: 'rule' }, ...content],
+      })),
       fc
         .array(tie('block'), { minLength: 1, maxLength: 2 })
         .map((content): Block => ({ type: 'styled', styles: ['center'], content })),

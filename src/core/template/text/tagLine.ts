@@ -1,9 +1,10 @@
+import type { Node } from 'mdast';
 import type { Extension as FromMarkdown } from 'mdast-util-from-markdown';
 import { markdownLineEnding, markdownSpace } from 'micromark-util-character';
 import type { Code, Construct, Effects, Extension, State } from 'micromark-util-types';
 
 /** A placeholder alone on its line, as a node among blocks. */
-export interface TagLine {
+export interface TagLine extends Node {
   type: 'tagLine';
   value: string;
 }

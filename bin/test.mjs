@@ -1,0 +1,171 @@
+#!/usr/bin/env node
+// npm test: everything that can fail, beside a running start: a data folder, a database, a build and ports of its own.
+import { readFile, rm } from 'node:fs/promises';
+import path from 'node:path';
+import { ensureBuild } from './setup/build.mjs';
+import { ensureChromium } from './setup/chromium.mjs';
+import { command } from './setup/command.mjs';
+import { holdDataFolder } from './setup/lock.mjs';
+import { ensurePackages } from './setup/packages.mjs';
+import { freePort } from './setup/ports.mjs';
+import { startPostgres } from './setup/postgres.mjs';
+import { Processes } from './setup/processes.mjs';
+import { ROOT } from './setup/root.mjs';
+import { saying } from './setup/sentence.mjs';
+
+const DATA_DIR = path.join(ROOT, '.test');
+const NOW = '2026-11-25T09:00:00Z';
+const bin = (name) => path.join(ROOT, 'node_modules', name);
+const tally = { passed: 0, failed: 0 };
+const cleanUps = [];
+
+await saying(main);
+
+async function main() {
+  const leave = async (code) => {
+    for (const cleanUp of cleanUps.splice(0).reverse()) await cleanUp().catch(() => undefined);
+    process.exit(code);
+  };
+  for (const name of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(name, () => leave(1));
+  try {
+    const hold = await holdDataFolder(DATA_DIR);
+    cleanUps.push(hold.release);
+    await ensurePackages();
+    await step('formatting', [bin('prettier/bin/prettier.cjs'), '--check', '--log-level', 'warn', '.']);
+    await step('types', [bin('typescript/bin/tsc'), '--noEmit']);
+    await step('lint', [bin('eslint/bin/eslint.js'), '.', '--max-warnings', '0']);
+    await step('floors', [
+      bin('dependency-cruiser/bin/dependency-cruise.mjs'),
+      '--config',
+      '.dependency-cruiser.cjs',
+      'src',
+      'bin',
+      'stand-ins',
+      'e2e',
+    ]);
+    const postgres = await startPostgres(DATA_DIR);
+    cleanUps.push(postgres.stop);
+    await vitest(postgres.url);
+    await endToEnd(postgres.url, hold);
+  } catch (error) {
+    console.error(error.message ?? error);
+    tally.failed++;
+  }
+  console.log(`\n${tally.passed} passed, ${tally.failed} failed`);
+  await leave(tally.failed ? 1 : 0);
+}
+
+/** Runs a check that passes or fails as a whole. */
+async function step(name, args) {
+  const began = Date.now();
+  const { code, output } = await command(process.execPath, args, { cwd: ROOT });
+  const passed = code === 0;
+  tally[passed ? 'passed' : 'failed']++;
+  say(name, passed ? 'passed' : 'failed', began);
+  if (!passed) console.log(output.trim());
+}
+
+async function vitest(databaseUrl) {
+  const report = path.join(DATA_DIR, 'vitest.json');
+  await rm(report, { force: true });
+  const began = Date.now();
+  const { code, output } = await command(
+    process.execPath,
+    [bin('vitest/vitest.mjs'), 'run', '--reporter=dot', '--reporter=json', `--outputFile.json=${report}`],
+    { cwd: ROOT, env: { ...process.env, TEST_DATABASE_URL: databaseUrl, NODE_ENV: 'test' } },
+  );
+  const result = await readFile(report, 'utf8')
+    .then(JSON.parse)
+    .catch(() => undefined);
+  count('unit and database tests', result?.numPassedTests, result?.numFailedTests, { code, output, began });
+}
+
+async function endToEnd(databaseUrl, hold) {
+  const chromium = await ensureChromium();
+  const [port, smtp, http] = [await freePort(), await freePort(), await freePort()];
+  const environment = {
+    ...process.env,
+    NODE_ENV: 'production',
+    NEXT_TELEMETRY_DISABLED: '1',
+    NEXT_DIST_DIR: '.test/next',
+    DATABASE_URL: databaseUrl,
+    FAIRQUILL_NOW: NOW,
+    FAIRQUILL_DEMONSTRATION: 'yes',
+    SMTP_URL: `smtp://127.0.0.1:${smtp}`,
+    MAILBOX_SMTP_PORT: String(smtp),
+    MAILBOX_PORT: String(http),
+  };
+  const { bundle } = await import('./bundle.mjs');
+  const prepared = await command(
+    process.execPath,
+    [await bundle('bin/prepare.ts'), ROOT, '--demonstration'],
+    { cwd: ROOT, env: environment },
+  );
+  if (prepared.code !== 0) throw new Error(prepared.output);
+  await ensureBuild('.test/next', environment);
+  const processes = new Processes(path.join(DATA_DIR, 'logs'), (name, code) =>
+    console.error(`The ${name} process ended (${code}).`),
+  );
+  cleanUps.push(() => processes.stop());
+  const base = `http://127.0.0.1:${port}`;
+  await processes.start('web', [bin('next/dist/bin/next'), 'start', '-p', String(port), '-H', '127.0.0.1'], {
+    env: environment,
+    cwd: ROOT,
+  });
+  await processes.start('worker', [await bundle('bin/worker.ts')], { env: environment, cwd: ROOT });
+  await processes.start('mailbox', [await bundle('stand-ins/mailbox/mailbox.ts')], {
+    env: environment,
+    cwd: ROOT,
+  });
+  await hold.write(processes.pids());
+  await answering(`${base}/health`);
+  const report = path.join(DATA_DIR, 'e2e.json');
+  await rm(report, { force: true });
+  const began = Date.now();
+  const { code, output } = await command(
+    process.execPath,
+    [bin('@playwright/test/cli.js'), 'test', '--reporter=list,json'],
+    {
+      cwd: ROOT,
+      env: {
+        ...environment,
+        NODE_ENV: 'test',
+        CHROMIUM: chromium,
+        BASE_URL: base,
+        MAILBOX_URL: `http://127.0.0.1:${http}`,
+        PLAYWRIGHT_JSON_OUTPUT_NAME: report,
+      },
+    },
+  );
+  const stats = (
+    await readFile(report, 'utf8')
+      .then(JSON.parse)
+      .catch(() => undefined)
+  )?.stats;
+  count('end-to-end tests', stats?.expected, stats && stats.unexpected + stats.flaky, {
+    code,
+    output,
+    began,
+  });
+}
+
+/** Adds a runner's counts; a runner that failed without saying why, or ran nothing, has failed. */
+function count(name, passed = 0, failed = 0, { code, output, began }) {
+  const silent = (code !== 0 && failed === 0) || passed + failed === 0 ? 1 : 0;
+  tally.passed += passed;
+  tally.failed += failed + silent;
+  say(name, `${passed} passed, ${failed + silent} failed`, began);
+  if (failed + silent) console.log(output.trim().split('\n').slice(-200).join('\n'));
+}
+
+function say(name, result, began) {
+  console.log(`${name}: ${result} (${((Date.now() - began) / 1000).toFixed(1)} s)`);
+}
+
+async function answering(url) {
+  for (let tries = 0; tries < 240; tries++) {
+    if ((await fetch(url).catch(() => undefined))?.ok) return;
+    await new Promise((resolve) => setTimeout(resolve, 250));
+  }
+  throw new Error('The application did not answer within a minute.');
+}

@@ -1,0 +1,66 @@
+import { expect, test } from '@playwright/test';
+import { expectAccessible, signIn } from './signedIn';
+
+test('signing in leads to where one wanted to go, signing out ends it', async ({ page }) => {
+  await page.goto('/templates/visit-confirmed');
+  await expect(page).toHaveURL(/\/sign-in\?to=/);
+  await expect(page).toHaveTitle('Sign in · Fair Quill');
+  await expectAccessible(page);
+  await page.getByLabel('Email address').fill('imke@larkfield.example');
+  await page.getByLabel('Password').fill('larkfield-imke');
+  await page.getByLabel('Password').press('Enter');
+  await expect(page.getByRole('heading', { name: 'Visit confirmed', exact: true })).toBeVisible();
+  await page.getByRole('button', { name: 'Sign out' }).click();
+  await expect(page.getByRole('button', { name: 'Sign in' })).toBeVisible();
+  await page.goto('/templates');
+  await expect(page).toHaveURL(/\/sign-in/);
+});
+
+test('what is wrong is said at the field, and what was typed stays', async ({ page }) => {
+  await page.goto('/sign-in');
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await expect(page.getByRole('alert').filter({ hasText: 'Write your email address.' })).toBeVisible();
+  await expect(page.getByLabel('Email address')).toBeFocused();
+  await page.getByLabel('Email address').fill('runa@larkfield.example');
+  await page.getByLabel('Password').fill('guess');
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await expect(page.getByText('The address or the password is wrong.')).toBeVisible();
+  await expect(page.getByLabel('Email address')).toHaveValue('runa@larkfield.example');
+  await expect(page.getByLabel('Password')).toBeFocused();
+  await expectAccessible(page);
+});
+
+test('without a connection nothing is lost', async ({ page, context }) => {
+  await page.goto('/sign-in');
+  await page.getByLabel('Email address').fill('imke@larkfield.example');
+  await page.getByLabel('Password').fill('larkfield-imke');
+  await context.setOffline(true);
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await expect(page.getByText('There is no connection to the server. Try again in a moment.')).toBeVisible();
+  await context.setOffline(false);
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await expect(page.getByRole('heading', { name: 'Templates', exact: true })).toBeVisible();
+});
+
+test('nobody is led to another site by signing in', async ({ page, baseURL }) => {
+  for (const to of ['//elsewhere.example/', 'https://elsewhere.example/', '/\\elsewhere.example']) {
+    await page.goto(`/sign-in?to=${encodeURIComponent(to)}`);
+    await page.getByLabel('Email address').fill('imke@larkfield.example');
+    await page.getByLabel('Password').fill('larkfield-imke');
+    await page.getByRole('button', { name: 'Sign in' }).click();
+    await expect(page.getByRole('heading', { name: 'Templates', exact: true })).toBeVisible();
+    expect(page.url()).toContain(baseURL);
+    await page.getByRole('button', { name: 'Sign out' }).click();
+    await expect(page.getByRole('button', { name: 'Sign in' })).toBeVisible();
+  }
+});
+
+test('another site can neither sign in nor out', async ({ page, request }) => {
+  const headers = { origin: 'https://elsewhere.example' };
+  const data = { email: 'imke@larkfield.example', password: 'larkfield-imke' };
+  expect((await request.post('/api/session', { headers, data })).status()).toBe(403);
+  await signIn(page);
+  expect((await page.request.delete('/api/session', { headers })).status()).toBe(403);
+  await page.goto('/templates');
+  await expect(page.getByRole('heading', { name: 'Templates', exact: true })).toBeVisible();
+});

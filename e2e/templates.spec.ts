@@ -1,0 +1,110 @@
+import { expect, test } from '@playwright/test';
+import { expectAccessible, signIn } from './signedIn';
+
+const TEMPLATES = {
+  Enquiries: ['Thank you for asking', 'That day is taken'],
+  Visits: ['Visit confirmed', 'Visit tomorrow', 'We had to move your visit'],
+  Workshop: ['How the work is going', 'Your instrument is with us'],
+  Money: ['First reminder', 'Invoice enclosed', 'Statement of account'],
+  Afterwards: ['Thank you, and a question'],
+  Everyday: ['Short note'],
+};
+
+test('the templates stand under their groups', async ({ page }) => {
+  await signIn(page);
+  for (const [group, names] of Object.entries(TEMPLATES)) {
+    const section = page.getByRole('region', { name: new RegExp(`^${group}`) });
+    for (const name of names) await expect(section.getByRole('link', { name })).toBeVisible();
+  }
+  await expectAccessible(page);
+});
+
+test('each is read as a letter in pencil', async ({ page, isMobile }) => {
+  await signIn(page);
+  for (const name of Object.values(TEMPLATES).flat()) {
+    await page.getByRole('link', { name }).click();
+    const letter = page.getByRole('article', { name });
+    await expect(letter).toBeVisible();
+    await expect(letter).toContainText('Signature of whoever writes');
+    await expect(letter).not.toContainText('{{');
+    await expect(page).toHaveTitle(`${name} · Fair Quill`);
+    if (isMobile) await letter.getByRole('link', { name: 'Templates' }).click();
+  }
+});
+
+test('a letter in pencil shows fields by what they are called, and what text depends on', async ({
+  page,
+}) => {
+  await signIn(page);
+  await page.getByRole('link', { name: 'Visit confirmed' }).click();
+  const letter = page.getByRole('article', { name: 'Visit confirmed' });
+  await expect(letter).toContainText('this is to confirm your service on start, long date at start, time.');
+  await expect(letter).toContainText('For each of items');
+  await expect(letter).toContainText('Only when there is a price');
+  await expect(letter).toContainText('Before we come · passage');
+  await expectAccessible(page);
+  await page.goto('/templates/statement-of-account');
+  await expect(page.getByRole('columnheader', { name: 'Still open' })).toBeVisible();
+  await expectAccessible(page);
+});
+
+test('by keyboard alone: sign in, choose, read', async ({ page, isMobile }) => {
+  test.skip(isMobile, 'a phone has no keyboard');
+  await page.goto('/sign-in');
+  await page.keyboard.type('teo@larkfield.example');
+  await page.keyboard.press('Tab');
+  await page.keyboard.type('larkfield-teo');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { name: 'Templates', exact: true })).toBeVisible();
+  const link = page.getByRole('link', { name: 'Visit tomorrow' });
+  for (
+    let presses = 0;
+    presses < 30 && !(await link.evaluate((node) => node === document.activeElement));
+    presses++
+  ) {
+    await page.keyboard.press('Tab');
+  }
+  await expect(link).toBeFocused();
+  expect(await link.evaluate((node) => getComputedStyle(node).outlineStyle)).toBe('solid');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('article', { name: 'Visit tomorrow' })).toBeVisible();
+});
+
+test('what is not there says so', async ({ page }) => {
+  await signIn(page);
+  await page.goto('/templates/no-such-thing');
+  await expect(page.getByText('There is no such template.')).toBeVisible();
+  await page.goto('/no-such-place');
+  await expect(page.getByRole('heading', { name: 'There is nothing here' })).toBeVisible();
+  await expectAccessible(page);
+});
+
+test('the pages keep the strict policy: no script without its nonce, nothing from elsewhere', async ({
+  page,
+  request,
+}) => {
+  const broken: string[] = [];
+  page.on('console', (message) => {
+    if (/Content Security Policy/i.test(message.text())) broken.push(message.text());
+  });
+  page.on('pageerror', (error) => broken.push(error.message));
+  await signIn(page);
+  await page.getByRole('link', { name: 'First reminder' }).click();
+  await expect(page.getByRole('article', { name: 'First reminder' })).toBeVisible();
+  expect(broken).toEqual([]);
+  const policies = await Promise.all(
+    [1, 2].map(async () => (await request.get('/sign-in')).headers()['content-security-policy']!),
+  );
+  for (const policy of policies) {
+    expect(policy).toContain("default-src 'self'");
+    expect(policy).toMatch(/script-src 'self' 'nonce-[\w+/=]+' 'strict-dynamic';/);
+    expect(policy).not.toContain('unsafe-eval');
+  }
+  expect(policies[0]).not.toBe(policies[1]);
+});
+
+test('the application says that it is well', async ({ request }) => {
+  const answer = await request.get('/health');
+  expect(answer.status()).toBe(200);
+  expect(await answer.json()).toEqual({ database: 'answers' });
+});

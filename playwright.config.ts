@@ -1,0 +1,30 @@
+import { defineConfig, devices } from '@playwright/test';
+
+/** End-to-end tests drive the production build that bin/test.mjs starts; BASE_URL says where. */
+const launchOptions = {
+  executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+  args: [
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+  ],
+};
+const desk = { ...devices['Desktop Chrome'], viewport: { width: 1280, height: 800 }, launchOptions };
+const phone = { ...desk, viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true };
+
+export default defineConfig({
+  testDir: 'e2e',
+  outputDir: '.test/e2e-results',
+  workers: 2,
+  timeout: 60_000,
+  expect: { timeout: 15_000 },
+  use: { baseURL: process.env.BASE_URL, locale: 'en-GB', timezoneId: 'Europe/London' },
+  projects: [
+    { name: 'desk', use: desk },
+    { name: 'phone', use: phone },
+  ],
+});
