@@ -48,8 +48,7 @@ test('a letter in pencil shows fields by what they are called, and what text dep
   await expectAccessible(page);
 });
 
-test('by keyboard alone: sign in, choose, read', async ({ page, isMobile }) => {
-  test.skip(isMobile, 'a phone has no keyboard');
+test('by keyboard alone: sign in, choose, read', async ({ page }) => {
   await page.goto('/sign-in');
   await page.keyboard.type('teo@larkfield.example');
   await page.keyboard.press('Tab');

@@ -1,4 +1,4 @@
-import { cookies } from 'next/headers';
+import { cookies, headers } from 'next/headers';
 import { redirect } from 'next/navigation';
 import { cache } from 'react';
 import { currentMember, type CurrentMember } from '../server/currentMember';
@@ -10,9 +10,9 @@ export const signedIn = cache(async (): Promise<CurrentMember | undefined> => {
   return currentMember((await cookies()).get(SESSION_COOKIE)?.value);
 });
 
-/** The signed-in member; anybody else is sent to sign in and comes back here. */
-export async function requireMember(path: string): Promise<CurrentMember> {
+/** The signed-in member; anybody else is sent to sign in and comes back to the page asked for. */
+export async function requireMember(): Promise<CurrentMember> {
   const member = await signedIn();
-  if (!member) redirect(`/sign-in?to=${encodeURIComponent(path)}`);
+  if (!member) redirect(`/sign-in?to=${encodeURIComponent((await headers()).get('x-path') ?? '/')}`);
   return member;
 }

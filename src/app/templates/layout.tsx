@@ -5,7 +5,7 @@ import { TemplateIndex } from '../../ui/templates/TemplateIndex';
 import { requireMember } from '../session';
 
 export default async function TemplatesLayout({ children }: { children: ReactNode }) {
-  const member = await requireMember('/templates');
+  const member = await requireMember();
   const groups = await templatesByGroup(member);
   return (
     <Shell

@@ -5,7 +5,7 @@ import { requireMember } from '../session';
 export const metadata: Metadata = { title: 'Templates' };
 
 export default async function TemplatesPage() {
-  const groups = await templatesByGroup(await requireMember('/templates'));
+  const groups = await templatesByGroup(await requireMember());
   const any = groups.some((group) => group.templates.length > 0);
   return (
     <p className="hint">

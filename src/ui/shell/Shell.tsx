@@ -30,9 +30,11 @@ export function Shell({ member, business, index, children }: Props) {
           <SignOutButton />
         </div>
       </header>
-      {index}
-      <main id="page" className="page-area" tabIndex={-1}>
-        {children}
+      <main className="place-area">
+        {index}
+        <div id="page" className="page-area" tabIndex={-1}>
+          {children}
+        </div>
       </main>
     </div>
   );

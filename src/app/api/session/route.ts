@@ -19,7 +19,7 @@ export async function POST(request: Request): Promise<Response> {
   if (!isSameOrigin(request)) return refuseOrigin();
   try {
     const { email, password } = await CREDENTIALS.validate(await request.json().catch(() => ({})), {
-      strict: true,
+      abortEarly: false,
     });
     const result = await signIn(email, password);
     if ('refused' in result) {
@@ -36,7 +36,8 @@ export async function POST(request: Request): Promise<Response> {
     return Response.json({});
   } catch (error) {
     if (error instanceof ValidationError) {
-      return Response.json({ error: error.message, field: error.path }, { status: 400 });
+      const first = error.inner.find(({ path }) => path === 'email') ?? error.inner[0] ?? error;
+      return Response.json({ error: first.message, field: first.path }, { status: 400 });
     }
     throw error;
   }

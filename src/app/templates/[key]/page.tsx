@@ -7,7 +7,7 @@ import { requireMember } from '../../session';
 
 type Props = { params: Promise<{ key: string }> };
 
-const load = cache(async (key: string) => templateInPencil(await requireMember(`/templates/${key}`), key));
+const load = cache(async (key: string) => templateInPencil(await requireMember(), key));
 
 export async function generateMetadata({ params }: Props): Promise<Metadata> {
   return { title: (await load((await params).key))?.head.name ?? 'Nothing found' };

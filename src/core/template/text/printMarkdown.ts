@@ -1,4 +1,11 @@
-import type { BlockContent, ListItem as MarkdownItem, Nodes, PhrasingContent, RootContent } from 'mdast';
+import type {
+  BlockContent,
+  Node,
+  ListItem as MarkdownItem,
+  Nodes,
+  PhrasingContent,
+  RootContent,
+} from 'mdast';
 import { defaultHandlers, toMarkdown, type Handle, type Join, type State } from 'mdast-util-to-markdown';
 import type {
   Block,
@@ -21,7 +28,7 @@ import { openingOf, printLine } from './printLine';
 import { printAttributes } from './readAttributes';
 
 /** Words in brackets with attributes. */
-interface Span {
+interface Span extends Node {
   type: 'span';
   styles: string[];
   children: PhrasingContent[];
@@ -34,7 +41,7 @@ interface TagLineOut {
   side: 'opens' | 'closes' | 'between' | 'alone';
 }
 
-interface TableOut {
+interface TableOut extends Node {
   type: 'pipeTable';
   rows: (PhrasingContent[][] | string)[];
   align: Table['align'];
