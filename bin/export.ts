@@ -2,6 +2,9 @@ import { writeFile } from 'node:fs/promises';
 import { parseArgs } from 'node:util';
 import { exportRecords } from '../src/server/exportRecords';
 
+// Whoever reads may stop early, as “head” does.
+process.stdout.on('error', (error: NodeJS.ErrnoException) => process.exit(error.code === 'EPIPE' ? 0 : 1));
+
 // npm run --silent export -- [--business KEY] [--out FILE.json]: without --out to standard output.
 try {
   const { values } = parseArgs({ options: { business: { type: 'string' }, out: { type: 'string' } } });

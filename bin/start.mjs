@@ -29,11 +29,12 @@ async function main({ dev }) {
   };
   for (const name of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(name, () => leave(0));
   try {
+    // First, as a killed start may have left processes that still hold the ports.
+    const hold = await holdDataFolder(settings.dataDir);
+    cleanUps.push(hold.release);
     await requireFree(settings.port, settings.host, 'PORT', 'the application');
     await requireFree(settings.mailboxSmtpPort, '127.0.0.1', 'MAILBOX_SMTP_PORT', 'the mailbox stand-in');
     await requireFree(settings.mailboxPort, '127.0.0.1', 'MAILBOX_PORT', 'the mailbox stand-in');
-    const hold = await holdDataFolder(settings.dataDir);
-    cleanUps.push(hold.release);
     await ensurePackages();
     let { databaseUrl } = settings;
     if (!databaseUrl) {

@@ -18,7 +18,11 @@ export async function holdDataFolder(dataDir) {
       `Fair Quill runs already on this data (process ${left.pid}). Stop it first, or choose another DATA_DIR.`,
     );
   }
-  for (const pid of left?.children ?? []) if (await isOurs(pid)) signal(pid, 'SIGKILL');
+  const orphans = [];
+  for (const pid of left?.children ?? []) if (await isOurs(pid)) orphans.push(pid);
+  for (const pid of orphans) signal(pid, 'SIGKILL');
+  for (const pid of orphans)
+    while (await isOurs(pid)) await new Promise((resolve) => setTimeout(resolve, 20));
   const write = (children) => writeFile(file, JSON.stringify({ pid: process.pid, children }));
   await write([]);
   return { write, release: () => rm(file, { force: true }) };
