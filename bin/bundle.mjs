@@ -1,5 +1,6 @@
 // Node does not run TypeScript: an entry point is bundled once and again when a source changed.
-import { mkdir, readdir, rename, stat } from 'node:fs/promises';
+import { readdirSync, statSync } from 'node:fs';
+import { mkdir, readdir, rename } from 'node:fs/promises';
 import path from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { ROOT } from './setup/root.mjs';
@@ -15,8 +16,7 @@ const CACHE = path.join(ROOT, 'node_modules', '.cache', 'fair-quill');
 export async function bundle(entry, external) {
   const folder = path.join(CACHE, path.basename(entry, '.ts'));
   const file = path.join(folder, `${path.basename(entry, '.ts')}.mjs`);
-  const [built, newest] = await Promise.all([modified(file), newestSource()]);
-  if (built > newest) return file;
+  if (modified(file) > newestSource()) return file;
   const { build } = await import('esbuild');
   const fresh = `${folder}-${process.pid}`;
   await mkdir(CACHE, { recursive: true });
@@ -56,19 +56,20 @@ export async function run(entry, external) {
   await import(pathToFileURL(file).href);
 }
 
-async function modified(file) {
-  return (await stat(file).catch(() => ({ mtimeMs: 0 }))).mtimeMs;
+function modified(file) {
+  return statSync(file, { throwIfNoEntry: false })?.mtimeMs ?? 0;
 }
 
-async function newestSource() {
-  const folders = [path.join(ROOT, 'src'), path.join(ROOT, 'bin'), path.join(ROOT, 'stand-ins')];
-  let newest = await modified(path.join(ROOT, 'package-lock.json'));
+/** Asked at every start of the command line, so without a turn of the event loop for each file. */
+function newestSource() {
+  const folders = ['src', 'bin', 'stand-ins'].map((name) => path.join(ROOT, name));
+  let newest = modified(path.join(ROOT, 'package-lock.json'));
   while (folders.length) {
     const folder = folders.pop();
-    for (const entry of await readdir(folder, { withFileTypes: true }).catch(() => [])) {
+    for (const entry of readdirSync(folder, { withFileTypes: true })) {
       const place = path.join(folder, entry.name);
       if (entry.isDirectory()) folders.push(place);
-      else if (/\.(?:ts|mjs|json)$/.test(entry.name)) newest = Math.max(newest, await modified(place));
+      else if (/\.(?:ts|mjs|json)$/.test(entry.name)) newest = Math.max(newest, modified(place));
     }
   }
   return newest;
