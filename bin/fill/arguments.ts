@@ -1,7 +1,7 @@
 import { parseArgs } from 'node:util';
 import { readMoment } from '../../src/core/dates/zone';
 import { isStartingKind, STARTING_POINTS, type StartingKind } from '../../src/core/records/recordKind';
-import { didYouMean } from '../../src/core/template/nearest';
+import { didYouMean } from '../../src/core/problems/nearest';
 
 export const FORMS = ['text', 'html', 'eml', 'json'] as const;
 

@@ -1,7 +1,7 @@
 import { readdir, readFile } from 'node:fs/promises';
 import path from 'node:path';
 import type { ReadPassage } from '../../src/core/fill/paths/scope';
-import type { Problem } from '../../src/core/template/problem';
+import type { Problem } from '../../src/core/problems/problem';
 import { readPassage } from '../../src/core/template/text/readTemplate';
 
 /** Reads every `.md` of a folder as a passage, by name. Problems are reported under the path given. */

@@ -11,8 +11,8 @@ import { schemaOf } from '../../src/core/records/schema';
 import type { RecordsFile } from '../../src/core/records/recordsFile';
 import type { Recipient } from '../../src/core/records/which/chooseRecipient';
 import { situationFrom, type Situation } from '../../src/core/records/which/situation';
-import { didYouMean } from '../../src/core/template/nearest';
-import { inWords, type Problem } from '../../src/core/template/problem';
+import { didYouMean } from '../../src/core/problems/nearest';
+import { byPlace, inWords, type Problem } from '../../src/core/problems/problem';
 import { readTemplate } from '../../src/core/template/text/readTemplate';
 import { readArguments, USAGE, type FillArguments } from './arguments';
 import { readPassages } from './readPassages';
@@ -57,18 +57,22 @@ async function readEverything(
   const passages = given.passages
     ? await readPassages(given.passages, problems).catch(cannotRead(given.passages))
     : new Map();
-  problems.unshift(...reading.problems, ...read.problems);
-  if (!reading.value || !read.value || problems.length) throw new Unusable(problems.map(inWords));
-  const { business } = read.value;
-  const { compiled, problems: judged } = compileTemplate(reading.value, {
-    schema: schemaOf(read.value),
-    passages,
-    currency: business.currency ?? SCHEMA_DEFAULTS.currency,
-    places: reading.places,
-    file: given.template,
-  });
-  if (!compiled) throw new Unusable(judged.map(inWords));
-  return { compiled, records: read.value };
+  const readable = reading.value ?? reading.draft;
+  const judged =
+    // A passage that could not be read would only be missed.
+    readable && read.value && problems.length === 0
+      ? compileTemplate(readable, {
+          schema: schemaOf(read.value),
+          passages,
+          currency: read.value.business.currency ?? SCHEMA_DEFAULTS.currency,
+          ...(reading.places ? { places: reading.places } : {}),
+          file: given.template,
+        })
+      : undefined;
+  const ofTemplate = [...reading.problems, ...(judged?.problems ?? [])].sort(byPlace);
+  const all = [...ofTemplate, ...read.problems, ...problems];
+  if (all.length || !judged?.compiled || !read.value) throw new Unusable(all.map(inWords));
+  return { compiled: judged.compiled, records: read.value };
 }
 
 function situate(

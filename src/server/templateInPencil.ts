@@ -1,7 +1,7 @@
 import { compileTemplate } from '../core/fill/compileTemplate';
 import { labelsOf, type Labels } from '../core/fill/describe/labels';
 import type { ReadPassage } from '../core/fill/paths/scope';
-import { inWords } from '../core/template/problem';
+import { inWords } from '../core/problems/problem';
 import type { Passage, Template } from '../core/template/template';
 import { schemaOfBusiness } from '../data/repositories/schemaOfBusiness';
 import { passagesOfBusiness, templatesOfBusiness } from '../data/repositories/templatesOfBusiness';

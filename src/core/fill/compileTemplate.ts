@@ -1,4 +1,4 @@
-import type { Problem } from '../template/problem';
+import { byPlace, type Problem } from '../problems/problem';
 import type { Template, TemplateHead } from '../template/template';
 import type { BlankDefinition } from './blanks';
 import { compileBlocks } from './compile/blocks';
@@ -46,7 +46,5 @@ export function compileTemplate(
 /** In reading order; a passage used twice reports its mistakes once. */
 function eachOnce(problems: readonly Problem[]): Problem[] {
   const seen = new Map(problems.map((one) => [`${one.file}:${one.line}:${one.column}:${one.message}`, one]));
-  return [...seen.values()].sort(
-    (a, b) => (a.file < b.file ? -1 : a.file > b.file ? 1 : 0) || a.line - b.line || a.column - b.column,
-  );
+  return [...seen.values()].sort(byPlace);
 }

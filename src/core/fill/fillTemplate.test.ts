@@ -34,13 +34,18 @@ describe('paths are judged by the list of fields', () => {
     ['{{> Terms}}', 'There is no passage “Terms”.'],
   ])('%s: %s', (body, message) => expect(problemsOf(body).join('\n')).toContain(message));
 
-  it('and all mistakes are reported at once, with their places', () => {
-    const problems = problemsOf('{{invoice.numbr}} {{client.nam}}\n\n{{booking.starts_at | tim}}', {
+  it('and all mistakes are reported at once, with their places, whatever their kind', () => {
+    const problems = problemsOf('{{invoice.numbr}} {{client.nam}}\n\n{{booking.starts_at | tim}}\n\n{{#a}}', {
       subject: '{{x}}',
     });
-    expect(problems).toEqual(['t.md:9:23: There is no step “tim”. Did you mean “time”?']);
-    const judged = problemsOf('{{invoice.numbr}} {{client.nam}}', { subject: '{{x}}' });
-    expect(judged.map((one) => one.slice(0, 10))).toEqual(['t.md:5:11:', 't.md:7:1: ', 't.md:7:19:']);
+    expect(problems.map((one) => one.slice(0, one.indexOf(' ')))).toEqual([
+      't.md:5:11:',
+      't.md:7:1:',
+      't.md:7:19:',
+      't.md:9:23:',
+      't.md:11:1:',
+      't.md:11:1:',
+    ]);
   });
 });
 

@@ -1,5 +1,5 @@
 import { fullName } from '../people/names';
-import type { Check } from './proof';
+import type { Check } from './proofMark';
 
 /** Somebody has to get the letter, and each by an address. */
 export const checkAddressees: Check = (_, { recipients }) => {

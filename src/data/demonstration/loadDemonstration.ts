@@ -2,14 +2,11 @@ import { createHash } from 'node:crypto';
 import type { Transaction } from 'sequelize';
 import { DOCUMENT_SCHEMA } from '../../core/template/document';
 import { TABLES, type Database, type TableName } from '../database';
+import type { Rows } from './rows';
 import { hashPassword } from '../password';
-import type { RowOf } from '../column';
 import type { Demonstration } from './readDemonstration';
 import { recordRows } from './recordRows';
 import { stableId } from './stableId';
-
-/** Rows to write, by table. Columns left out take the database's defaults. */
-export type Rows = { [Name in TableName]?: Partial<RowOf<(typeof TABLES)[Name]>>[] };
 
 export const DEMONSTRATION_KEY = 'larkfield';
 

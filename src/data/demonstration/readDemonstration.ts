@@ -15,7 +15,7 @@ import type {
   ProjectData,
   RecordsFile,
 } from '../../core/records/recordsFile';
-import { inWords } from '../../core/template/problem';
+import { inWords } from '../../core/problems/problem';
 import type { Passage, Template } from '../../core/template/template';
 import { readPassage, readTemplate, type Reading } from '../../core/template/text/readTemplate';
 import { isoMoment } from '../../core/dates/zone';

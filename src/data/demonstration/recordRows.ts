@@ -1,5 +1,5 @@
 import type { RecordsFile } from '../../core/records/recordsFile';
-import type { Rows } from './loadDemonstration';
+import type { Rows } from './rows';
 import { stableId } from './stableId';
 
 /** A records file as rows: every key a stable id, every reference the id it stands for. */

@@ -1,7 +1,7 @@
 import { readDay } from '../../dates/civil';
 import { readAmount } from '../../money/currency';
 import { scalar, typeInWords, type FieldType } from '../../records/fieldType';
-import { didYouMean } from '../../template/nearest';
+import { didYouMean } from '../../problems/nearest';
 import type { Clause, Condition, Operand, Operator } from '../../template/tags/condition';
 import { typeOfBlank } from '../blanks';
 import { resolvePath } from '../paths/resolvePath';

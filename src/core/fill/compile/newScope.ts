@@ -1,7 +1,7 @@
 import { SCHEMA_DEFAULTS } from '../../records/defaults';
 import type { StartingKind } from '../../records/recordKind';
 import type { Schema } from '../../records/schema';
-import type { Places, Problem } from '../../template/problem';
+import type { Places, Problem } from '../../problems/problem';
 import type { ReadPassage, Scope } from '../paths/scope';
 import { compileCondition } from './condition';
 

@@ -1,5 +1,5 @@
 import type { Comment, PassageUse, Section, When } from '../../template/document';
-import { didYouMean } from '../../template/nearest';
+import { didYouMean } from '../../problems/nearest';
 import { resolvePath } from '../paths/resolvePath';
 import { report, within, type ReadPassage, type Scope } from '../paths/scope';
 import type { Piece, Run } from '../run';

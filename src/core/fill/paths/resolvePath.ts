@@ -4,7 +4,7 @@ import type { FieldDefinition } from '../../records/catalogue/field';
 import { scalar, typeInWords, type FieldType } from '../../records/fieldType';
 import { isStartingKind, RECORD_KINDS, type RecordKind } from '../../records/recordKind';
 import { LEADS_TO } from '../../records/which/situation';
-import { didYouMean } from '../../template/nearest';
+import { didYouMean } from '../../problems/nearest';
 import type { Run } from '../run';
 import { readerOf } from '../values';
 import { referenceOf } from './references';

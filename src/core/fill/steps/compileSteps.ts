@@ -1,6 +1,6 @@
 import { typeInWords, type FieldType } from '../../records/fieldType';
 import type { RecordKind } from '../../records/recordKind';
-import { didYouMean } from '../../template/nearest';
+import { didYouMean } from '../../problems/nearest';
 import { printSteps } from '../../template/tags/printTag';
 import type { Step } from '../../template/tags/step';
 import type { Scope } from '../paths/scope';

@@ -4,7 +4,7 @@ import type { RecordsFile } from '../../records/recordsFile';
 import { schemaOf } from '../../records/schema';
 import { situationFrom, type Wishes } from '../../records/which/situation';
 import type { StartingKind } from '../../records/recordKind';
-import { inWords } from '../../template/problem';
+import { byPlace, inWords } from '../../problems/problem';
 import { readPassage, readTemplate } from '../../template/text/readTemplate';
 import { compileTemplate } from '../compileTemplate';
 import type { Filled } from '../filled';
@@ -133,12 +133,19 @@ function prepare(
     if (!value) throw new Error(problems.map(inWords).join('\n'));
     return [name, { passage: value, places }] as const;
   });
-  if (!reading.value) return { book, kind, key, problems: reading.problems.map(inWords) };
-  const { compiled, problems } = compileTemplate(reading.value, {
+  const readable = reading.value ?? reading.draft;
+  if (!readable) return { book, kind, key, problems: reading.problems.map(inWords) };
+  const { compiled, problems } = compileTemplate(readable, {
     schema: schemaOf(records),
     passages: new Map(read),
-    places: reading.places,
+    ...(reading.places ? { places: reading.places } : {}),
     file: 't.md',
   });
-  return { compiled, book, kind, key, problems: problems.map(inWords) };
+  return {
+    compiled,
+    book,
+    kind,
+    key,
+    problems: [...reading.problems, ...problems].sort(byPlace).map(inWords),
+  };
 }

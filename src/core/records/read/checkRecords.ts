@@ -2,7 +2,7 @@ import { readDay } from '../../dates/civil';
 import { isTimeZone, readMoment } from '../../dates/zone';
 import { isCurrency } from '../../money/currency';
 import { readDecimal } from '../../money/exact';
-import { didYouMean } from '../../template/nearest';
+import { didYouMean } from '../../problems/nearest';
 import { ADDRESS_PARTS, CATALOGUE, CUSTOMISABLE } from '../catalogue/catalogue';
 import type { FieldDefinition } from '../catalogue/field';
 import type { FieldType } from '../fieldType';

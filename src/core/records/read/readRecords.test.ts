@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { inWords } from '../../template/problem';
+import { inWords } from '../../problems/problem';
 import { readRecords } from './readRecords';
 
 const problems = (value: unknown) =>

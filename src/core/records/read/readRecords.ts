@@ -5,7 +5,7 @@ import {
   type JSONPath,
   type ParseError,
 } from 'jsonc-parser';
-import { LineIndex, type Problem } from '../../template/problem';
+import { byPlace, LineIndex, type Problem } from '../../problems/problem';
 import type { RecordsFile } from '../recordsFile';
 import { checkRecords } from './checkRecords';
 
@@ -33,7 +33,7 @@ export function readRecords(
     const at = atKey && node?.parent?.type === 'property' ? node.parent : node;
     return { ...lines.place(at?.offset ?? 0), message };
   });
-  return { value: undefined, problems: problems.sort((a, b) => a.line - b.line || a.column - b.column) };
+  return { value: undefined, problems: problems.sort(byPlace) };
 }
 
 function syntaxProblems(source: string, file: string): Problem[] {

@@ -1,8 +1,8 @@
 import { LineCounter, isMap, isScalar, isSeq, parseDocument, type Scalar } from 'yaml';
-import { isStartingKind, STARTING_POINTS } from '../../records/recordKind';
+import { STARTING_POINTS } from '../../records/recordKind';
 import type { Line } from '../document';
-import { didYouMean } from '../nearest';
-import type { Place, PlaceFinder, Places, Problem } from '../problem';
+import { didYouMean } from '../../problems/nearest';
+import type { Place, PlaceFinder, Places, Problem } from '../../problems/problem';
 import type { TemplateHead } from '../template';
 import { readLine } from '../text/readLine';
 
@@ -93,13 +93,15 @@ const OPTIONAL = [
   'mine',
 ] as const;
 
-/** Reads a template's head. What is missing or wrong is reported; undefined when the head cannot be used. */
+/**
+ * Reads a template's head. What is missing or wrong is reported; undefined when it does not say what the template
+ * starts from, without which nothing in it can be judged.
+ */
 export function readHead(
   entries: readonly FrontEntry[],
   context: { start: number; yaml: string; lines: PlaceFinder; places: Places; problems: Problem[] },
 ): TemplateHead | undefined {
   const { start, yaml, lines, places, problems } = context;
-  const before = problems.length;
   const report = (place: Place, message: string) => problems.push({ ...place, message });
   const known = new Map<string, FrontEntry>();
   for (const entry of entries) {
@@ -127,6 +129,7 @@ export function readHead(
     return undefined;
   };
   const startsFrom = oneOf('starts from', STARTING_POINTS);
+  if (!startsFrom) return undefined;
   const language = text('language');
   if (language && !isLanguage(language)) {
     report(
@@ -137,7 +140,7 @@ export function readHead(
   const head: TemplateHead = {
     name: text('name') ?? '',
     group: text('group') ?? '',
-    startsFrom: startsFrom && isStartingKind(startsFrom) ? startsFrom : 'client',
+    startsFrom,
     subject: line('subject') ?? [],
     from: oneOf('from', ['writer', 'responsible']),
     replyTo: line('reply to'),
@@ -154,7 +157,7 @@ export function readHead(
   for (const [key, value] of Object.entries(head)) {
     if (value === undefined) delete (head as unknown as Record<string, unknown>)[key];
   }
-  return problems.length === before ? head : undefined;
+  return head;
 
   function lineOf(entry: FrontEntry): Line {
     return readLine(textOf(entry), placesIn(entry), places, problems);

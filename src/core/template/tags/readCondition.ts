@@ -1,5 +1,5 @@
 import { readDay } from '../../dates/civil';
-import { didYouMean } from '../nearest';
+import { didYouMean } from '../../problems/nearest';
 import { OPERATORS, type Clause, type Condition, type Operand, type Operator } from './condition';
 import { TagError, isPath, type Token } from './lexer';
 import { readStep } from './readSteps';

@@ -1,4 +1,4 @@
-import { didYouMean } from '../nearest';
+import { didYouMean } from '../../problems/nearest';
 import { TagError, isPath, type Token } from './lexer';
 import type { Condition } from './condition';
 import { PLAIN_STEPS, STEP_NAMES, UNITS, WEEKDAYS, type PlainStep, type Step, type Unit } from './step';

@@ -1,5 +1,5 @@
 import type { Blank, BlankType } from '../document';
-import { didYouMean } from '../nearest';
+import { didYouMean } from '../../problems/nearest';
 import { TagError, closingQuote, isPath, lex, quote, type Token } from './lexer';
 import { readCondition, readWhere } from './readCondition';
 import { readStep } from './readSteps';

@@ -1,4 +1,4 @@
-import type { PlaceFinder, Places, Problem } from '../problem';
+import type { PlaceFinder, Places, Problem } from '../../problems/problem';
 import { TagError, closingQuote } from './lexer';
 import { readTag } from './readTag';
 import type { Tag } from './tag';

@@ -1,5 +1,5 @@
 import type { Block, Comment, PassageUse, Section, Structured, StyledBlock, When } from '../document';
-import type { Places, Problem } from '../problem';
+import type { Places, Problem } from '../../problems/problem';
 import { printTag } from '../tags/printTag';
 import { isStructure, type StructureTag } from '../tags/tag';
 

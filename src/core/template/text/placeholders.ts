@@ -1,4 +1,4 @@
-import type { PlaceFinder, Places, Problem } from '../problem';
+import type { PlaceFinder, Places, Problem } from '../../problems/problem';
 import { mayStandAlone, type Tag } from '../tags/tag';
 import { scanTags } from '../tags/scanTags';
 

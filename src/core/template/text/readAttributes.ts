@@ -1,5 +1,5 @@
 import { STYLES, type Style } from '../document';
-import { didYouMean } from '../nearest';
+import { didYouMean } from '../../problems/nearest';
 
 /** What stands in `{.large .madder width=240 link=…}`; an address keeps its placeholders. */
 export interface Attributes {

@@ -1,5 +1,5 @@
 import type { Inline, Line } from '../document';
-import type { PlaceFinder, Places, Problem } from '../problem';
+import type { PlaceFinder, Places, Problem } from '../../problems/problem';
 import { scanTags } from '../tags/scanTags';
 import type { StructureTag } from '../tags/tag';
 import { pairTags } from './pairTags';

@@ -3,7 +3,7 @@ import { fromMarkdown } from 'mdast-util-from-markdown';
 import { gfmTableFromMarkdown } from 'mdast-util-gfm-table';
 import { gfmTable } from 'micromark-extension-gfm-table';
 import type { Block, ListItem, Table, TableRow, TemplateDocument } from '../document';
-import type { PlaceFinder, Places, Problem } from '../problem';
+import type { PlaceFinder, Places, Problem } from '../../problems/problem';
 import { mayStandAlone, type StructureTag } from '../tags/tag';
 import { gatherLists } from './gatherLists';
 import { pairTags } from './pairTags';

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { inWords } from '../problem';
+import { inWords } from '../../problems/problem';
 import { readPassage, readTemplate } from './readTemplate';
 
 const HEAD = '---\nname: A\ngroup: G\nstarts from: client\nsubject: S\n---\n';

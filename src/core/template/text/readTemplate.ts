@@ -1,12 +1,16 @@
-import { LineIndex, type Places, type Problem } from '../problem';
+import { byPlace, LineIndex, type Places, type Problem } from '../../problems/problem';
 import { readFrontEntries, readHead } from '../front/readFront';
 import { normalised, splitFront } from '../front/splitFront';
 import type { Passage, Template } from '../template';
 import { readMarkdown } from './readMarkdown';
 
-/** A file as read: the thing itself with the places of its tags, or everything that is wrong with it. */
+/**
+ * A file as read: the thing itself with the places of its tags, or everything that is wrong with it. What could be
+ * read of a wrong template is its draft: only good for finding what else is wrong.
+ */
 export type Reading<T> =
-  { value: T; places: Places; problems: [] } | { value: undefined; problems: Problem[] };
+  | { value: T; places: Places; problems: [] }
+  | { value: undefined; draft?: T; places?: Places; problems: Problem[] };
 
 /**
  * Reads a template's file (text-form.md): YAML front matter, then CommonMark with tables and tags. What paths and
@@ -31,7 +35,14 @@ export function readTemplate(source: string, file: string): Reading<Template> {
   const entries = readFrontEntries(yaml, start, lines, problems);
   const head = problems.length ? undefined : readHead(entries, { start, yaml, lines, places, problems });
   const document = readBody(text, split.body, lines, places, problems);
-  if (!head || problems.length) return { value: undefined, problems: inOrder(problems) };
+  if (!head || problems.length) {
+    return {
+      value: undefined,
+      ...(head ? { draft: { head, document } } : {}),
+      places,
+      problems: problems.sort(byPlace),
+    };
+  }
   return { value: { head, document }, places, problems: [] };
 }
 
@@ -62,15 +73,11 @@ export function readPassage(source: string, file: string, fallbackName: string):
     }
   }
   const document = readBody(text, split.body, lines, places, problems);
-  if (problems.length) return { value: undefined, problems: inOrder(problems) };
+  if (problems.length) return { value: undefined, problems: problems.sort(byPlace) };
   return { value: { name: name.replace(/\s+/g, ' ').trim(), document }, places, problems: [] };
 }
 
 function readBody(text: string, from: number, lines: LineIndex, places: Places, problems: Problem[]) {
   const shifted = { place: (offset: number) => lines.place(from + offset) };
   return readMarkdown(text.slice(from), shifted, places, problems);
-}
-
-function inOrder(problems: Problem[]): Problem[] {
-  return problems.sort((a, b) => a.line - b.line || a.column - b.column);
 }

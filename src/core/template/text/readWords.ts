@@ -1,7 +1,7 @@
 import type { Image as MarkdownImage, Link as MarkdownLink, PhrasingContent } from 'mdast';
 import type { Break, Image, Inline, Line, Mark, Text } from '../document';
 import { sortMarks } from '../marks';
-import type { PlaceFinder, Places, Problem } from '../problem';
+import type { PlaceFinder, Places, Problem } from '../../problems/problem';
 import { isStructure, type StructureTag } from '../tags/tag';
 import { pairTags } from './pairTags';
 import { heldIndex, PLACEHOLDER, type Held } from './placeholders';

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { Block, Inline, Mark, TemplateDocument } from '../document';
 import { sortMarks } from '../marks';
-import { LineIndex } from '../problem';
+import { LineIndex } from '../../problems/problem';
 import { printMarkdown } from './printMarkdown';
 import { readMarkdown } from './readMarkdown';
 

@@ -14,6 +14,11 @@ export function inWords({ file, line, column, message }: Problem): string {
   return `${file}:${line}:${column}: ${message}`;
 }
 
+/** In the order of files, lines and columns. */
+export function byPlace(a: Problem, b: Problem): number {
+  return (a.file < b.file ? -1 : a.file > b.file ? 1 : 0) || a.line - b.line || a.column - b.column;
+}
+
 /** Where each tag of a document was read. A document from elsewhere has none. */
 export type Places = WeakMap<object, Place>;
 
