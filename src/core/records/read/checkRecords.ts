@@ -1,13 +1,12 @@
-import { readDay } from '../../dates/civil';
-import { isTimeZone, readMoment } from '../../dates/zone';
+import { isTimeZone } from '../../dates/zone';
 import { isCurrency } from '../../money/currency';
-import { readDecimal } from '../../money/exact';
 import { didYouMean } from '../../problems/nearest';
 import { ADDRESS_PARTS, CATALOGUE, CUSTOMISABLE } from '../catalogue/catalogue';
 import type { FieldDefinition } from '../catalogue/field';
 import type { FieldType } from '../fieldType';
 import type { RecordKind } from '../recordKind';
 import type { RecordsFile } from '../recordsFile';
+import { absent, EXPECTED, isLocale, isObject, isText } from './storedValues';
 
 export interface Wrong {
   path: (string | number)[];
@@ -280,48 +279,6 @@ class RecordsChecker {
 
   private report(path: Path, message: string, atKey?: boolean): void {
     this.wrong.push({ path, message, ...(atKey ? { atKey: true as const } : {}) });
-  }
-}
-
-const EXPECTED = {
-  text: ['text', (value) => typeof value === 'string'],
-  'long text': ['text', (value) => typeof value === 'string'],
-  phone: ['a telephone number as text', (value) => typeof value === 'string'],
-  link: ['an address as text', (value) => typeof value === 'string'],
-  image: ['the name of a picture', (value) => typeof value === 'string'],
-  file: ['the name of a file', (value) => typeof value === 'string'],
-  date: ['a date as 2026-03-03', (value) => typeof value === 'string' && readDay(value) !== undefined],
-  moment: [
-    'a moment as 2026-03-03T09:30:00+00:00',
-    (value) => typeof value === 'string' && readMoment(value) !== undefined,
-  ],
-  money: ['a sum in minor units, a whole number', (value) => Number.isSafeInteger(value)],
-  number: ['a number', isDecimal],
-  percent: ['a percentage', isDecimal],
-  'yes/no': ['true or false', (value) => typeof value === 'boolean'],
-} as const satisfies Record<string, [string, (value: unknown) => boolean]>;
-
-function isDecimal(value: unknown): boolean {
-  return (typeof value === 'number' || typeof value === 'string') && readDecimal(value) !== undefined;
-}
-
-function isObject(value: unknown): value is Record<string, unknown> {
-  return typeof value === 'object' && value !== null && !Array.isArray(value);
-}
-
-function isText(value: unknown): value is string {
-  return typeof value === 'string' && value !== '';
-}
-
-function absent(value: unknown): boolean {
-  return value === undefined || value === null || value === '';
-}
-
-function isLocale(tag: string): boolean {
-  try {
-    return Intl.DateTimeFormat.supportedLocalesOf(tag).length === 1;
-  } catch {
-    return false;
   }
 }
 

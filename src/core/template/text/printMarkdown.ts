@@ -1,12 +1,5 @@
-import type {
-  BlockContent,
-  Node,
-  ListItem as MarkdownItem,
-  Nodes,
-  PhrasingContent,
-  RootContent,
-} from 'mdast';
-import { defaultHandlers, toMarkdown, type Handle, type Join, type State } from 'mdast-util-to-markdown';
+import type { BlockContent, ListItem as MarkdownItem, Nodes, PhrasingContent, RootContent } from 'mdast';
+import { toMarkdown, type Handle } from 'mdast-util-to-markdown';
 import type {
   Block,
   Inline,
@@ -20,42 +13,14 @@ import type {
   TableRow,
   TemplateDocument,
 } from '../document';
-import { longestRun, markKey, marksOf, withoutMark } from '../marks';
+import { longestRun, markKey, withoutMark } from '../marks';
 import { printTag } from '../tags/printTag';
 import { isEscaped } from '../tags/scanTags';
 import type { Tag } from '../tags/tag';
+import { HANDLERS, tagLinesStandClose, type Span, type TableOut, type TagLineOut } from './markdownHandlers';
 import { openingOf, printLine } from './printLine';
 import { printAttributes } from './readAttributes';
-
-/** Words in brackets with attributes. */
-interface Span extends Node {
-  type: 'span';
-  styles: string[];
-  children: PhrasingContent[];
-}
-
-/** A tag or fence on a line of its own. `side` says where its content lies. */
-interface TagLineOut {
-  type: 'tagLine';
-  value: string;
-  side: 'opens' | 'closes' | 'between' | 'alone';
-}
-
-interface TableOut extends Node {
-  type: 'pipeTable';
-  rows: (PhrasingContent[][] | string)[];
-  align: Table['align'];
-}
-
-declare module 'mdast' {
-  interface PhrasingContentMap {
-    span: Span;
-  }
-  interface RootContentMap {
-    span: Span;
-    pipeTable: TableOut;
-  }
-}
+import { attentionHolds, firstChar, lastChar, type Edges } from './wordEdges';
 
 const FIRST = 0x100000;
 
@@ -282,100 +247,9 @@ class TreeBuilder {
   }
 }
 
-interface Edges {
-  before: string;
-  after: string;
-  run: readonly Inline[];
-}
-
-/**
- * Whether asterisks around a run will be read as emphasis (CommonMark's flanking rules, taken narrowly): nothing
- * but letters, digits and tags at its inner edges, or space and plain punctuation beside it.
- */
-function attentionHolds({ before, after, run }: Edges): boolean {
-  const inner = [firstChar(run[0]), lastChar(run.at(-1))];
-  const outer = [before, after];
-  return inner.every((char, i) => {
-    const beside = outer[i]!;
-    if (/[\s*_]/u.test(char) || char === '' || beside === '*') return false;
-    return !/[\p{P}\p{S}]/u.test(char) || beside === '' || /[\s.,;:!?)("]/u.test(beside);
-  });
-}
-
-/** The character that will stand at an edge of a node: a letter for a tag, brackets around marks but emphasis. */
-function firstChar(node: Inline | undefined): string {
-  return edge(node, '[', '!', (text) => [...text][0] ?? '');
-}
-
-function lastChar(node: Inline | undefined): string {
-  return edge(node, '}', ')', (text) => [...text].at(-1) ?? '');
-}
-
-function edge(
-  node: Inline | undefined,
-  bracket: string,
-  image: string,
-  ofText: (text: string) => string,
-): string {
-  if (!node) return '';
-  if (node.type === 'break') return '\n';
-  const marks = marksOf(node).map((mark) => mark.type);
-  if (marks.includes('bold') || marks.includes('italic')) return '*';
-  if (marks.includes('code')) return '`';
-  if (marks.length) return bracket;
-  if (node.type === 'text') return ofText(node.text);
-  return node.type === 'image' ? image : 'x';
-}
-
 function text(out: PhrasingContent[], value: string): void {
   if (!value) return;
   const last = out.at(-1);
   if (last?.type === 'text') last.value += value;
   else out.push({ type: 'text', value });
 }
-
-const HANDLERS = {
-  tagLine: (node: TagLineOut) => node.value,
-  span: (node: Span, _: unknown, state: State, info: Parameters<Handle>[3]) => {
-    const exit = state.enter('label');
-    const words = state.containerPhrasing(node as never, { ...info, before: '[', after: ']' });
-    exit();
-    return `[${words}]{${node.styles.map((style) => `.${style}`).join(' ')}}`;
-  },
-  link: ((node, parent, state, info) =>
-    defaultHandlers.link(node, parent, state, info) + (node.attributes ?? '')) as Handle,
-  image: ((node, parent, state, info) =>
-    defaultHandlers.image(node, parent, state, info) + (node.attributes ?? '')) as Handle,
-  // Tags between the items do not count.
-  listItem: ((node, parent, state, info) => {
-    const items = (parent?.children ?? []).filter((child: Nodes) => child.type === 'listItem');
-    return defaultHandlers.listItem(node, { ...parent, children: items } as never, state, info);
-  }) as Handle,
-  pipeTable: (node: TableOut, _: unknown, state: State, info: Parameters<Handle>[3]) => {
-    const exit = state.enter('tableCell' as never);
-    const [header, ...body] = node.rows.map((row) => {
-      if (typeof row === 'string') return row;
-      const cells = row.map((children) => {
-        const paragraph = { type: 'paragraph', children } as const;
-        const leave = state.enter('phrasing');
-        const words = state.containerPhrasing(paragraph, { ...info, before: ' ', after: ' ' });
-        leave();
-        return words ? ` ${words} ` : ' ';
-      });
-      return `|${cells.join('|')}|`;
-    });
-    exit();
-    const rule = node.align.map((side) =>
-      side === 'center' ? ':-:' : side === 'right' ? '--:' : side === 'left' ? ':--' : '---',
-    );
-    return [header, `|${rule.join('|')}|`, ...body].join('\n');
-  },
-};
-
-/** No blank line between a section's tag and what it holds. */
-const tagLinesStandClose: Join = (left, right) => {
-  const [l, r] = [left, right] as unknown as [TagLineOut, TagLineOut];
-  if (l.type === 'tagLine' && (l.side === 'opens' || l.side === 'between')) return 0;
-  if (r.type === 'tagLine' && (r.side === 'closes' || r.side === 'between')) return 0;
-  return undefined;
-};
