@@ -2,6 +2,9 @@ import { writeFile } from 'node:fs/promises';
 import { parseArgs } from 'node:util';
 import { exportRecords } from '../src/server/exportRecords';
 
+// npm runs a script in the project's folder; paths are meant from where it was called.
+if (process.env.npm_lifecycle_event === 'export') process.chdir(process.env.INIT_CWD ?? '.');
+
 // Whoever reads may stop early, as “head” does.
 process.stdout.on('error', (error: NodeJS.ErrnoException) => process.exit(error.code === 'EPIPE' ? 0 : 1));
 

@@ -1,5 +1,8 @@
 import { runFill } from './fill/runFill';
 
+// npm runs a script in the project's folder; paths are meant from where it was called.
+if (process.env.npm_lifecycle_event === 'fill') process.chdir(process.env.INIT_CWD ?? '.');
+
 // Whoever reads may stop early, as “head” does.
 process.stdout.on('error', (error: NodeJS.ErrnoException) => process.exit(error.code === 'EPIPE' ? 0 : 1));
 

@@ -285,6 +285,14 @@ describe('notes', () => {
     expect(notes.at(-1)).not.toHaveProperty('record');
   });
 
+  it('of an enquirer who is no client name the enquiry', () => {
+    const { notes } = fillSample('{{recipient.greeting_name}} {{client.email}}', { from: 'enquiry:e1' });
+    expect(notes.map(({ value, record }) => [value, record])).toEqual([
+      ['Bram', 'enquiry:e1'],
+      ['bram@tolliver.example', 'enquiry:e1'],
+    ]);
+  });
+
   it('of a line name its invoice', () => {
     const { notes } = fillSample('{{#invoice.lines}}{{amount}}{{/invoice.lines}}');
     expect(notes.map(({ record }) => record)).toEqual(['invoice:K-101', 'invoice:K-101']);

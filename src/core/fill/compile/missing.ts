@@ -42,11 +42,17 @@ export function ownerReference(path: ResolvedPath, scope: Scope): (run: Run) => 
     const owner = path.owner(run);
     if (!owner) return {};
     if (owner.kind === 'business') return { record: 'business' };
-    if (owner.kind === 'recipient') return { record: `${recipientKind(run)}:${owner.data.key}` };
-    if (owner.data.key !== undefined) return { record: `${owner.kind}:${owner.data.key}` };
+    const kind = owner.kind === 'recipient' ? recipientKind(run) : owner.kind;
+    if (kind === 'client' && isEnquirer(owner.data, run)) return { record: `enquiry:${owner.data.key}` };
+    if (owner.data.key !== undefined) return { record: `${kind}:${owner.data.key}` };
     const around = outer < 0 ? run.situation.invoice?.record : (run.frames[outer]?.value as { key?: string });
     return around?.key === undefined ? {} : { record: `${outerKind}:${around.key}` };
   };
+}
+
+/** Whether a client is only whoever asked, with the facts of the enquiry. */
+function isEnquirer({ key }: { key?: string }, { situation, book }: Run): boolean {
+  return situation.enquiry?.record.key === key && !book.clients.has(key ?? '');
 }
 
 function recipientKind(run: Run): RecordKind {
