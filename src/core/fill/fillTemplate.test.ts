@@ -293,9 +293,32 @@ describe('notes', () => {
     ]);
   });
 
+  it('of a line say 1 for a quantity that is left out', () => {
+    expect(text('{{#invoice.lines}}{{quantity}} at {{tax_rate}}, {{/invoice.lines}}')).toBe(
+      '2 at 20%, 1 at 0%,',
+    );
+  });
+
   it('of a line name its invoice', () => {
     const { notes } = fillSample('{{#invoice.lines}}{{amount}}{{/invoice.lines}}');
     expect(notes.map(({ record }) => record)).toEqual(['invoice:K-101', 'invoice:K-101']);
+  });
+});
+
+describe('a text of any size or depth', () => {
+  it('reads in order of its length', () => {
+    const { text: filled } = fillSample('{{client.name}} word '.repeat(10_000));
+    expect(filled.length).toBe('Oda Hartigan word '.length * 10_000);
+  });
+
+  it('is refused with a reason where it is nested too deep', () => {
+    expect(problemsOf(`${'['.repeat(5000)}x${']{.large}'.repeat(5000)}`)[0]).toContain(
+      'Words are marked more than 100 deep.',
+    );
+    expect(problemsOf(`${'>'.repeat(300)} x`)[0]).toContain('Blocks are nested more than 200 deep.');
+    expect(problemsOf('{{client.name}}'.repeat(20_001))[0]).toContain(
+      'There are more than 20000 tags in this text.',
+    );
   });
 });
 

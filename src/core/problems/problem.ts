@@ -30,6 +30,7 @@ export interface PlaceFinder {
 /** Turns offsets in a text into lines and columns. */
 export class LineIndex implements PlaceFinder {
   private readonly starts: number[] = [0];
+  private last = { line: 0, offset: 0, column: 1 };
 
   constructor(
     private readonly text: string,
@@ -45,7 +46,11 @@ export class LineIndex implements PlaceFinder {
       if (this.starts[middle]! <= offset) low = middle;
       else high = middle - 1;
     }
-    const column = [...this.text.slice(this.starts[low], offset)].length + 1;
+    // Places are mostly asked for in reading order: a long line is counted on, not again.
+    const known = this.last.line === low && this.last.offset <= offset;
+    const from = known ? this.last : { offset: this.starts[low]!, column: 1 };
+    const column = from.column + [...this.text.slice(from.offset, offset)].length;
+    this.last = { line: low, offset, column };
     return { file: this.file, line: low + 1, column };
   }
 }

@@ -14,11 +14,21 @@ it('every field has words for whoever looks for it', () => {
   }
 });
 
+/** Stored, and worked out where they are left out. */
+const STORED_BUT_NEVER_MISSING = new Set([
+  'member.full_name',
+  'line.quantity',
+  'line.tax_rate',
+  'line.discount',
+]);
+
 it('every derived field can be worked out, and nothing else is', () => {
   for (const kind of RECORD_KINDS) {
     const derived = [...CATALOGUE[kind].values()].filter((field) => field.derived).map((field) => field.key);
     const known = Object.keys(DERIVATIONS[kind] ?? {});
-    expect(known.filter((key) => !(kind === 'member' && key === 'full_name')).sort()).toEqual(derived.sort());
+    expect(known.filter((key) => !STORED_BUT_NEVER_MISSING.has(`${kind}.${key}`)).sort()).toEqual(
+      derived.sort(),
+    );
   }
 });
 

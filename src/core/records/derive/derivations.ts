@@ -96,6 +96,9 @@ export const DERIVATIONS: Readonly<Partial<Record<RecordKind, Readonly<Record<st
     next_instalment: ofInvoice((sums) => sums.nextInstalment),
   },
   line: {
+    quantity: (line: LineData) => given(line.quantity, 1),
+    tax_rate: (line: LineData) => given(line.tax_rate, 0),
+    discount: (line: LineData) => given(line.discount, 0),
     net: (line: LineData) => sumLine(line).net,
     tax: (line: LineData) => sumLine(line).tax,
     amount: (line: LineData) => sumLine(line).amount,
@@ -104,6 +107,11 @@ export const DERIVATIONS: Readonly<Partial<Record<RecordKind, Readonly<Record<st
     left: (instalment: InstalmentData, { book }) => book.leftOf(instalment),
   },
 };
+
+/** A decimal as written, or what its absence means. */
+function given(value: number | string | null | undefined, absent: number): number {
+  return value === undefined || value === null || value === '' ? absent : Number(value);
+}
 
 /** Elapsed minutes, the clock change included. */
 function minutesOf(booking: BookingData): number | undefined {

@@ -65,8 +65,9 @@ export function holdTags(source: string, lines: PlaceFinder, places: Places, pro
     else if (segment.kind === 'literal') text += hold({ kind: 'literal', text: '{{', raw });
     else text += hold({ kind: 'tag', tag: segment.tag, raw });
   }
+  const originOf = originFinder(origins);
   text = text.replace(SPECIAL, (raw, offset: number) => {
-    const at = originOf(origins, offset);
+    const at = originOf(offset);
     if (raw === '\\\\') return raw;
     if (raw.startsWith('\\')) return hold({ kind: 'literal', text: raw.slice(1), raw });
     if (raw.startsWith('&')) {
@@ -91,10 +92,16 @@ interface Origin {
   source: number;
 }
 
-/** The place in the source that an offset in the replaced text came from, exact but behind a replaced literal. */
-function originOf(origins: Origin[], offset: number): number {
-  const origin = origins.findLast(({ from }) => from <= offset);
-  return origin ? origin.source + offset - origin.from : offset;
+/**
+ * Finds the place in the source that an offset in the replaced text came from. Offsets are asked for in order.
+ */
+function originFinder(origins: readonly Origin[]): (offset: number) => number {
+  let at = 0;
+  return (offset) => {
+    while (at + 1 < origins.length && origins[at + 1]!.from <= offset) at++;
+    const origin = origins[at];
+    return origin ? origin.source + offset - origin.from : offset;
+  };
 }
 
 const DELIMITER = /^[ >]*\|?[ \t]*:?-+:?[ \t]*(?:\|[ \t]*:?-+:?[ \t]*)*\|?[ \t]*$/;

@@ -14,8 +14,13 @@ type Piece =
   | { kind: 'node'; node: Exclude<PhrasingContent, { type: 'text' }>; attributes?: Attributes }
   | { kind: 'span'; attributes: Attributes; pieces: Piece[] };
 
+/** Deeper marks than this are refused. */
+const DEEPEST_MARKS = 100;
+
 /** Turns Markdown's phrasing content into inline words with marks, the placeholders into their tags. */
 export class WordReader {
+  private depth = 0;
+
   constructor(
     private readonly held: readonly Held[],
     private readonly lines: PlaceFinder,
@@ -77,6 +82,16 @@ export class WordReader {
   }
 
   private inline(pieces: readonly Piece[], marks: readonly Mark[]): Inline[] {
+    if (++this.depth > DEEPEST_MARKS) {
+      if (this.depth === DEEPEST_MARKS + 1) {
+        this.problems.push({
+          ...this.lines.place(0),
+          message: `Words are marked more than ${DEEPEST_MARKS} deep.`,
+        });
+      }
+      this.depth--;
+      return [];
+    }
     const run: (Inline | StructureTag)[] = [];
     for (const piece of pieces) {
       if (piece.kind === 'words') appendText(run, piece.text, marks);
@@ -92,6 +107,7 @@ export class WordReader {
         append(run, this.inline(piece.pieces, [...marks, ...styles]));
       } else append(run, this.node(piece.node, piece.attributes, marks));
     }
+    this.depth--;
     return pairTags(run, this.places, this.problems);
   }
 
