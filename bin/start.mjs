@@ -29,6 +29,7 @@ async function main({ dev }) {
   };
   for (const name of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(name, () => leave(0));
   try {
+    requireNode();
     // First, as a killed start may have left processes that still hold the ports.
     const hold = await holdDataFolder(settings.dataDir);
     cleanUps.push(hold.release);
@@ -71,6 +72,11 @@ async function main({ dev }) {
     console.error(error instanceof Sentence ? error.message : error);
     await leave(1);
   }
+}
+
+function requireNode() {
+  const major = Number(process.versions.node.split('.')[0]);
+  if (major < 20) throw new Sentence(`Node.js 20 or newer is needed; this is ${process.versions.node}.`);
 }
 
 async function prepare(file, environment) {

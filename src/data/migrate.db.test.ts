@@ -68,6 +68,15 @@ it('the models are the tables: the same columns, and what may be empty', async (
   }
 });
 
+it('a server that is too old is refused', async () => {
+  const old = {
+    query: () => Promise.resolve([{ version: 120_022 }]),
+  } as unknown as TemporaryDatabase['sequelize'];
+  await expect(migrate(old, MIGRATIONS)).rejects.toThrow(
+    'The database server is PostgreSQL 12; 13 or newer is needed.',
+  );
+});
+
 it('a database that cannot be reached is said in a sentence', async () => {
   const nowhere = openDatabase('postgres://nobody:x@127.0.0.1:1/none');
   const error = await migrate(nowhere.sequelize, MIGRATIONS).catch(inSentence);

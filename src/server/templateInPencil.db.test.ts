@@ -69,7 +69,7 @@ it('a template in pencil shows its tags in words', async () => {
   });
   const statement = (await templateInPencil(imke, 'statement-of-account'))!;
   expect(statement.labels).toMatchObject({
-    '{{#when client.outstanding over 0}}': 'Only when outstanding is over 0',
+    '{{#when client.outstanding over 0}}': 'Only when outstanding is over £0',
     '{{#client.unpaid_invoices | by due_on}}': 'For each of unpaid invoices, by due date',
     '{{client.unpaid_invoices | sum balance}}': 'unpaid invoices, sum of balance',
   });

@@ -5,6 +5,8 @@ import type { Clause, Condition, Operand } from '../../template/tags/condition';
 import type { Step } from '../../template/tags/step';
 import type { Template } from '../../template/template';
 import { newScope, type CompileContext } from '../compile/newScope';
+import { readAmount } from '../../money/currency';
+import { Formats } from '../formats/formats';
 import { resolvePath } from '../paths/resolvePath';
 import { within, type Scope } from '../paths/scope';
 import { compileSteps } from '../steps/compileSteps';
@@ -139,12 +141,24 @@ function clauseLabel({ path, steps, operator, right }: Clause, scope: Scope): st
   const left = fieldLabel(path, steps, scope);
   if (!operator) return left;
   const verb = /^is|contains/.test(operator) ? operator : `is ${operator}`;
-  return right ? `${left} ${verb} ${operandLabel(right, scope)}` : `${left} ${verb}`;
+  return right
+    ? `${left} ${verb} ${operandLabel(right, kindOf({ path, steps }, scope), scope)}`
+    : `${left} ${verb}`;
 }
 
-function operandLabel(right: Operand, scope: Scope): string {
+function operandLabel(right: Operand, left: FieldType['kind'] | undefined, scope: Scope): string {
+  if (right.kind === 'number' && left === 'money') {
+    const amount = readAmount(right.text, scope.currency);
+    if (amount !== undefined) return sumLabel(amount, scope.currency);
+  }
   if (right.kind === 'path') return pathLabel(right.path, scope);
   if (right.kind === 'text') return `“${right.text}”`;
   const written = printCondition({ join: 'and', clauses: [{ path: '.', steps: [], operator: 'is', right }] });
   return written.slice(5);
+}
+
+/** A sum beside a condition, for the team: in the interface's own language. */
+function sumLabel(amount: number, currency: string): string {
+  const settings = { locale: 'en-GB', home: 'en-GB', zone: 'UTC', currency, hourCycle: 24 } as const;
+  return new Formats(settings).wholeMoney(amount);
 }

@@ -64,7 +64,7 @@ class ConditionReader {
     while (this.tokens[this.at]?.kind === 'pipe') {
       const pipe = this.tokens[this.at++]!;
       if (!this.steps) throw new TagError('A condition after “where” takes no steps.', pipe.at);
-      const own: Token[] = [];
+      const own: Token[] = this.whereStep();
       for (let token = this.tokens[this.at]; token; token = this.tokens[this.at]) {
         const previous = own.at(-1)?.text;
         const next = this.tokens[this.at + 1]?.text;
@@ -79,6 +79,15 @@ class ConditionReader {
       steps.push(readStep(own, pipe.at, readWhere));
     }
     return steps;
+  }
+
+  /** A `where` has operators of its own: it goes on to the next `|`, if there is one. */
+  private whereStep(): Token[] {
+    const pipe = this.tokens.findIndex((token, i) => i > this.at && token.kind === 'pipe');
+    if (this.tokens[this.at]?.text !== 'where' || pipe < 0) return [];
+    const own = this.tokens.slice(this.at, pipe);
+    this.at = pipe;
+    return own;
   }
 
   private joiner(): 'and' | 'or' | undefined {

@@ -37,6 +37,8 @@ describe('a tag is read and written back the same', () => {
     '{{#when booking.starts_at | month is "March 2026" and booking.price is set}}',
     '{{#when booking.starts_at | day and month is "3 March" and invoice.is_paid}}',
     '{{#when invoice.due_on before 2026-03-01}}',
+    '{{#when booking.items | where custom.humidity_system is yes and name is set | count over 0 and invoice.is_paid}}',
+    '{{#when client.invoices | where is_overdue is set}}',
     '{{otherwise}}',
     '{{/when}}',
     '{{> Before we come}}',
