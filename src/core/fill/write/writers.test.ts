@@ -1,0 +1,200 @@
+import { describe, expect, it } from 'vitest';
+import { safeAddress } from './escape';
+import { HtmlWriter } from './htmlWriter';
+import { LetterWriter } from './letterWriter';
+import { AddressWriter, LineWriter } from './lineWriter';
+import { TextWriter } from './textWriter';
+import type { PageWriter } from './writer';
+
+const say = (page: PageWriter, words: string) => () => page.value(words);
+
+function text(write: (page: TextWriter) => void): string {
+  const page = new TextWriter();
+  write(page);
+  return page.end();
+}
+
+function html(write: (page: HtmlWriter) => void): string {
+  const page = new HtmlWriter();
+  write(page);
+  return page.end().replace(/ (?:style|cellpadding|cellspacing|border)="[^"]*"/g, '');
+}
+
+describe('plain text', () => {
+  it('has one blank line between blocks and ends with a line break', () => {
+    expect(text((page) => ['a', 'b'].forEach((words) => page.paragraph(say(page, words))))).toBe('a\n\nb\n');
+    expect(text(() => undefined)).toBe('');
+  });
+
+  it('has no block that says nothing', () => {
+    expect(text((page) => ['a', '', ' ', 'b'].forEach((words) => page.paragraph(say(page, words))))).toBe(
+      'a\n\nb\n',
+    );
+  });
+
+  it('indents what follows in an item, and what is quoted', () => {
+    const items = (page: TextWriter) => () =>
+      ['x\ny', 'z'].forEach((words) => page.item(() => page.paragraph(say(page, words))));
+    expect(text((page) => page.list({ ordered: true, start: 9, tight: true }, items(page)))).toBe(
+      '9. x\n   y\n10. z\n',
+    );
+    expect(text((page) => page.list({ ordered: false, start: 1, tight: false }, items(page)))).toBe(
+      '- x\n  y\n\n- z\n',
+    );
+    expect(
+      text((page) =>
+        page.quote(() => {
+          page.paragraph(say(page, 'a'));
+          page.paragraph(say(page, 'b'));
+        }),
+      ),
+    ).toBe('> a\n>\n> b\n');
+  });
+
+  it('aligns a table’s cells by characters, not bytes', () => {
+    const rows = [
+      ['Größe', '1'],
+      ['é', '12345'],
+    ];
+    const table = (page: TextWriter) =>
+      page.table(['left', 'right'], () =>
+        rows.forEach((cells) => page.row(false, () => cells.forEach((cell) => page.cell(say(page, cell))))),
+      );
+    expect(text(table)).toBe('Größe      1\né      12345\n');
+  });
+
+  it('writes a link’s address after its words, unless they are the same', () => {
+    const link = (address: string, words: string) =>
+      text((page) =>
+        page.paragraph(() => page.link({ address, button: false, styles: [] }, say(page, words))),
+      );
+    expect(link('https://x.example/', 'our page')).toBe('our page (https://x.example/)\n');
+    expect(link('https://x.example/', 'https://x.example/')).toBe('https://x.example/\n');
+    expect(link('mailto:a@x.example', 'a@x.example')).toBe('a@x.example\n');
+    expect(link('tel:+441632960101', 'ring me')).toBe('ring me (+441632960101)\n');
+  });
+});
+
+describe('HTML', () => {
+  it('escapes values and keeps their line breaks', () => {
+    expect(html((page) => page.paragraph(say(page, 'a < b & "c"\nd')))).toBe(
+      '<p>a &lt; b &amp; &quot;c&quot;<br>d</p>',
+    );
+  });
+
+  it('has no block that says nothing', () => {
+    expect(html((page) => ['a', '', 'b'].forEach((words) => page.paragraph(say(page, words))))).toBe(
+      '<p>a</p><p>b</p>',
+    );
+  });
+
+  it('puts the words of a tight list into its items', () => {
+    const list = (tight: boolean) =>
+      html((page) =>
+        page.list({ ordered: true, start: 2, tight }, () =>
+          page.item(() => {
+            page.paragraph(say(page, 'a'));
+            page.paragraph(say(page, 'b'));
+          }),
+        ),
+      );
+    expect(list(true)).toBe('<ol start="2"><li>a<br>b</li></ol>');
+    expect(list(false)).toBe('<ol start="2"><li><p>a</p><p>b</p></li></ol>');
+  });
+
+  it('says a table’s alignment in each cell', () => {
+    const table = html((page) =>
+      page.table([null, 'right'], () => {
+        page.row(true, () => ['A', 'B'].forEach((cell) => page.cell(say(page, cell))));
+        page.row(false, () => ['1', '2'].forEach((cell) => page.cell(say(page, cell))));
+      }),
+    );
+    expect(table).toBe(
+      '<table><tr><th align="left">A</th><th align="right">B</th></tr><tr><td align="left">1</td><td align="right">2</td></tr></table>',
+    );
+  });
+
+  it('keeps a picture’s address and description inside their attributes', () => {
+    const page = new HtmlWriter();
+    page.image({
+      source: 'a".png',
+      description: '<b>"x"</b>',
+      width: 240,
+      link: 'https://x.example/?a=1&b=2',
+    });
+    expect(page.end()).toMatch(
+      /^<a href="https:\/\/x\.example\/\?a=1&amp;b=2"><img src="a&quot;\.png" alt="&lt;b&gt;&quot;x&quot;&lt;\/b&gt;" width="240" style="[^"]*"><\/a>$/,
+    );
+  });
+
+  it('marks words by elements and inline styles alone', () => {
+    const page = new HtmlWriter();
+    page.marked({ type: 'bold' }, () =>
+      page.marked({ type: 'style', style: 'madder' }, () => page.marked({ type: 'italic' }, say(page, 'x'))),
+    );
+    expect(page.end()).toBe('<strong><span style="color:#8a2f3b"><em>x</em></span></strong>');
+  });
+});
+
+it('a letter’s text and HTML carry the same words', () => {
+  const letter = new LetterWriter();
+  letter.quote(() => {
+    letter.heading(1, say(letter, 'Head'));
+    letter.list({ ordered: false, start: 1, tight: true }, () =>
+      letter.item(() => letter.paragraph(say(letter, 'item'))),
+    );
+    letter.rule();
+    letter.code(say(letter, 'code'));
+    letter.styled(['center'], () => letter.paragraph(say(letter, 'last')));
+  });
+  expect(letter.text.end()).toBe('> Head\n>\n> - item\n>\n> ---\n>\n> code\n>\n> last\n');
+  expect(
+    letter.html
+      .end()
+      .replace(/<[^>]*>/g, ' ')
+      .trim()
+      .split(/\s+/),
+  ).toEqual(['Head', 'item', 'code', 'last']);
+});
+
+describe('a line', () => {
+  it('is one line with single spaces', () => {
+    const line = new LineWriter();
+    line.value(' a\r\nb\u0000\u2028 c ');
+    line.lineBreak();
+    line.literal('d');
+    expect(line.end()).toBe('a b c d');
+  });
+
+  it('that is an address encodes the values inside it, but not one it begins with', () => {
+    const inside = new AddressWriter();
+    inside.literal('https://x.example/?q=');
+    inside.value('a&b=c d/é');
+    expect(inside.end()).toBe('https://x.example/?q=a%26b%3Dc%20d%2F%C3%A9');
+    const whole = new AddressWriter();
+    whole.value('https://x.example/?a=1&b=2');
+    expect(whole.end()).toBe('https://x.example/?a=1&b=2');
+  });
+});
+
+describe('an address that may be followed', () => {
+  it.each(['https://x.example/a?b=c#d', 'HTTP://x.example', 'mailto:a@x.example', 'tel:+441632960101'])(
+    '%s',
+    (address) => expect(safeAddress(address)).toBe(address),
+  );
+
+  it.each([
+    'javascript:alert(1)',
+    ' java\nscript:alert(1)',
+    'data:text/html,x',
+    'vbscript:x',
+    'file:///etc/passwd',
+    '//x.example',
+    '/path',
+    'https://',
+    'https:///x',
+    'https://x.example/"onload="x',
+    'https://x.example/ b',
+    '',
+  ])('is not %j', (address) => expect(safeAddress(address)).toBeUndefined());
+});

@@ -1,0 +1,60 @@
+import { expect, it } from 'vitest';
+import { Letters, type Letter } from './letters';
+import { letterPage, listPage } from './page';
+
+const letter = (to: string[], subject = 'Hello'): Omit<Letter, 'id'> => ({
+  receivedAt: '2026-03-02T09:00:00Z',
+  from: 'Imke <imke@larkfield.example>',
+  to,
+  subject,
+  text: 'text',
+  html: '<p>x</p>',
+  headers: [{ name: 'subject', value: subject }],
+  raw: '',
+});
+
+it('each address has its own mailbox, whatever its case', () => {
+  const letters = new Letters();
+  letters.add(letter(['Oda@x.example', 'tom@x.example']));
+  letters.add(letter(['tom@x.example']));
+  expect(letters.addresses()).toEqual(['oda@x.example', 'tom@x.example']);
+  expect([
+    letters.list('ODA@x.example').length,
+    letters.list('tom@x.example').length,
+    letters.list().length,
+  ]).toEqual([1, 2, 2]);
+});
+
+it('the oldest letters go first when there are too many', () => {
+  const letters = new Letters();
+  for (let i = 0; i < 1001; i++) letters.add(letter(['a@x.example'], `No ${i}`));
+  expect(letters.list()).toHaveLength(1000);
+  expect(letters.find(1)).toBeUndefined();
+  expect(letters.find(1001)?.subject).toBe('No 1000');
+});
+
+it('refusals are given out once each', () => {
+  const letters = new Letters();
+  letters.refuseNext(450, 'later', 2);
+  expect([letters.takeRefusal(), letters.takeRefusal(), letters.takeRefusal()]).toEqual([
+    { code: 450, words: 'later' },
+    { code: 450, words: 'later' },
+    undefined,
+  ]);
+  letters.refuseNext(550, 'never', 1);
+  letters.clear();
+  expect(letters.takeRefusal()).toBeUndefined();
+});
+
+it('nothing that a letter says becomes a page’s markup', () => {
+  const letters = new Letters();
+  letters.add(letter(['<script>@x.example'], '<img src=x onerror=alert(1)>'));
+  for (const page of [
+    listPage(letters, undefined),
+    listPage(letters, '<script>@x.example'),
+    letterPage(letters.find(1)!),
+  ]) {
+    expect(page).not.toMatch(/<(?:script|img)/);
+  }
+  expect(letterPage(letters.find(1)!)).toContain('<iframe sandbox ');
+});
