@@ -2,7 +2,7 @@ import { defineConfig } from 'vitest/config';
 
 export default defineConfig({
   test: {
-    include: ['src/**/*.test.ts', 'bin/**/*.test.ts', 'stand-ins/**/*.test.ts'],
+    include: ['src/**/*.test.{ts,tsx}', 'bin/**/*.test.ts', 'stand-ins/**/*.test.ts'],
     environment: 'node',
     setupFiles: ['vitest.setup.ts'],
     testTimeout: 20_000,
