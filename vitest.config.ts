@@ -5,7 +5,7 @@ export default defineConfig({
     include: ['src/**/*.test.{ts,tsx}', 'bin/**/*.test.ts', 'stand-ins/**/*.test.ts'],
     environment: 'node',
     setupFiles: ['vitest.setup.ts'],
-    testTimeout: 20_000,
-    hookTimeout: 60_000,
+    testTimeout: 60_000,
+    hookTimeout: 120_000,
   },
 });
