@@ -25,7 +25,9 @@ export async function prepareDatabase(
   const database = openDatabase(url, { connections: 3 });
   try {
     const ran = await migrate(database.sequelize, migrations);
-    const done = ran.length ? [`The database is up to date (${ran.length} migrations ran).`] : [];
+    const done = ran.length
+      ? [`The database is up to date (${ran.length} ${ran.length === 1 ? 'migration' : 'migrations'} ran).`]
+      : [];
     if (load === 'anew' || (load === 'if empty' && (await isEmpty(database)))) {
       await loadDemonstration(database, await readDemonstration(demonstration, now));
       done.push('The demonstration business is loaded.');
