@@ -1,14 +1,13 @@
 #!/usr/bin/env node
 // npm start: sets up what is missing, starts everything, and stops it again on Ctrl-C.
 import path from 'node:path';
+import { prepareDatabase, startApplication } from './setup/application.mjs';
 import { ensureBuild } from './setup/build.mjs';
-import { command } from './setup/command.mjs';
 import { holdDataFolder } from './setup/lock.mjs';
 import { ensurePackages } from './setup/packages.mjs';
 import { requireFree } from './setup/ports.mjs';
 import { startPostgres } from './setup/postgres.mjs';
 import { Processes } from './setup/processes.mjs';
-import { ROOT } from './setup/root.mjs';
 import { saying, Sentence } from './setup/sentence.mjs';
 import { environmentFor, readSettings } from './setup/settings.mjs';
 
@@ -44,8 +43,8 @@ async function main({ dev }) {
       databaseUrl = postgres.url;
     }
     const environment = environmentFor(settings, databaseUrl);
-    const { bundle } = await import('./bundle.mjs');
-    await prepare(await bundle('bin/prepare.ts'), environment);
+    const done = await prepareDatabase(environment, '--demonstration-if-empty');
+    if (done) console.log(done);
     if (!dev) await ensureBuild('.next', environment);
     const processes = new Processes(settings.logs, (name, code) => {
       console.error(
@@ -54,19 +53,7 @@ async function main({ dev }) {
       void leave(1);
     });
     cleanUps.push(() => processes.stop());
-    const next = path.join(ROOT, 'node_modules', 'next', 'dist', 'bin', 'next');
-    const web = [next, dev ? 'dev' : 'start', '-p', String(settings.port), '-H', settings.host];
-    const webEnvironment = dev ? { ...environment, NODE_ENV: 'development' } : environment;
-    await processes.start('web', web, { env: webEnvironment, cwd: ROOT, show: dev });
-    await processes.start('worker', [await bundle('bin/worker.ts')], { env: environment, cwd: ROOT });
-    await processes.start('mailbox', [await bundle('stand-ins/mailbox/mailbox.ts')], {
-      env: environment,
-      cwd: ROOT,
-    });
-    await hold.write(processes.pids());
-    await answering(
-      `http://${settings.host === '0.0.0.0' ? '127.0.0.1' : settings.host}:${settings.port}/health`,
-    );
+    await startApplication({ processes, hold, environment, dev });
     report(settings, began);
   } catch (error) {
     console.error(error instanceof Sentence ? error.message : error);
@@ -77,24 +64,6 @@ async function main({ dev }) {
 function requireNode() {
   const major = Number(process.versions.node.split('.')[0]);
   if (major < 20) throw new Sentence(`Node.js 20 or newer is needed; this is ${process.versions.node}.`);
-}
-
-async function prepare(file, environment) {
-  const { code, output } = await command(process.execPath, [file, ROOT, '--demonstration-if-empty'], {
-    env: environment,
-    cwd: ROOT,
-  });
-  if (code !== 0) throw new Sentence(output.trim());
-  if (output.trim()) console.log(output.trim());
-}
-
-async function answering(url) {
-  for (let tries = 0; tries < 240; tries++) {
-    const answer = await fetch(url).catch(() => undefined);
-    if (answer?.ok) return;
-    await new Promise((resolve) => setTimeout(resolve, 250));
-  }
-  throw new Sentence('The application did not answer within a minute. Look at its log.');
 }
 
 function report({ host, port, mailboxPort, logs, smtpUrl }, began) {

@@ -2,6 +2,7 @@
 // npm test: everything that can fail, beside a running start: a data folder, a database, a build and ports of its own.
 import { readFile, rm } from 'node:fs/promises';
 import path from 'node:path';
+import { prepareDatabase, startApplication } from './setup/application.mjs';
 import { ensureBuild } from './setup/build.mjs';
 import { ensureChromium } from './setup/chromium.mjs';
 import { command } from './setup/command.mjs';
@@ -12,6 +13,7 @@ import { startPostgres } from './setup/postgres.mjs';
 import { Processes } from './setup/processes.mjs';
 import { ROOT } from './setup/root.mjs';
 import { saying } from './setup/sentence.mjs';
+import { environmentFor } from './setup/settings.mjs';
 
 const DATA_DIR = path.join(ROOT, '.test');
 const NOW = '2026-11-25T09:00:00Z';
@@ -83,42 +85,15 @@ async function vitest(databaseUrl) {
 async function endToEnd(databaseUrl, hold) {
   const chromium = await ensureChromium();
   const [port, smtp, http] = [await freePort(), await freePort(), await freePort()];
-  const environment = {
-    ...process.env,
-    NODE_ENV: 'production',
-    NEXT_TELEMETRY_DISABLED: '1',
-    NEXT_DIST_DIR: '.test/next',
-    DATABASE_URL: databaseUrl,
-    FAIRQUILL_NOW: NOW,
-    FAIRQUILL_DEMONSTRATION: 'yes',
-    SMTP_URL: `smtp://127.0.0.1:${smtp}`,
-    MAILBOX_SMTP_PORT: String(smtp),
-    MAILBOX_PORT: String(http),
-  };
-  const { bundle } = await import('./bundle.mjs');
-  const prepared = await command(
-    process.execPath,
-    [await bundle('bin/prepare.ts'), ROOT, '--demonstration'],
-    { cwd: ROOT, env: environment },
-  );
-  if (prepared.code !== 0) throw new Error(prepared.output);
+  const settings = { port, host: '127.0.0.1', mailboxSmtpPort: smtp, mailboxPort: http, now: NOW };
+  const environment = { ...environmentFor(settings, databaseUrl), NEXT_DIST_DIR: '.test/next' };
+  await prepareDatabase(environment, '--demonstration');
   await ensureBuild('.test/next', environment);
   const processes = new Processes(path.join(DATA_DIR, 'logs'), (name, code) =>
     console.error(`The ${name} process ended (${code}).`),
   );
   cleanUps.push(() => processes.stop());
-  const base = `http://127.0.0.1:${port}`;
-  await processes.start('web', [bin('next/dist/bin/next'), 'start', '-p', String(port), '-H', '127.0.0.1'], {
-    env: environment,
-    cwd: ROOT,
-  });
-  await processes.start('worker', [await bundle('bin/worker.ts')], { env: environment, cwd: ROOT });
-  await processes.start('mailbox', [await bundle('stand-ins/mailbox/mailbox.ts')], {
-    env: environment,
-    cwd: ROOT,
-  });
-  await hold.write(processes.pids());
-  await answering(`${base}/health`);
+  await startApplication({ processes, hold, environment });
   const report = path.join(DATA_DIR, 'e2e.json');
   await rm(report, { force: true });
   const began = Date.now();
@@ -131,7 +106,7 @@ async function endToEnd(databaseUrl, hold) {
         ...environment,
         NODE_ENV: 'test',
         CHROMIUM: chromium,
-        BASE_URL: base,
+        BASE_URL: `http://127.0.0.1:${port}`,
         MAILBOX_URL: `http://127.0.0.1:${http}`,
         PLAYWRIGHT_JSON_OUTPUT_NAME: report,
       },
@@ -160,12 +135,4 @@ function count(name, passed = 0, failed = 0, { code, output, began }) {
 
 function say(name, result, began) {
   console.log(`${name}: ${result} (${((Date.now() - began) / 1000).toFixed(1)} s)`);
-}
-
-async function answering(url) {
-  for (let tries = 0; tries < 240; tries++) {
-    if ((await fetch(url).catch(() => undefined))?.ok) return;
-    await new Promise((resolve) => setTimeout(resolve, 250));
-  }
-  throw new Error('The application did not answer within a minute.');
 }

@@ -4,7 +4,7 @@ import type { ReadPassage } from '../core/fill/paths/scope';
 import { inWords } from '../core/problems/problem';
 import type { Passage, Template } from '../core/template/template';
 import { schemaOfBusiness } from '../data/repositories/schemaOfBusiness';
-import { passagesOfBusiness, templatesOfBusiness } from '../data/repositories/templatesOfBusiness';
+import { passagesOfBusiness, templateByKey } from '../data/repositories/templatesOfBusiness';
 import { connection } from './connection';
 import type { CurrentMember } from './currentMember';
 
@@ -22,18 +22,17 @@ export async function templateInPencil(
   { business_id, id }: CurrentMember,
   key: string,
 ): Promise<TemplateInPencil | undefined> {
-  const [templates, passages, schema] = await Promise.all([
-    templatesOfBusiness(connection(), business_id, id),
+  const [template, passages, schema] = await Promise.all([
+    templateByKey(connection(), business_id, id, key),
     passagesOfBusiness(connection(), business_id),
     schemaOfBusiness(connection(), business_id),
   ]);
-  const template = templates.find((one) => one.key === key);
   if (!template) return undefined;
   const read = new Map(
     passages.map((passage): [string, ReadPassage] => [passage.name, { passage, places: new WeakMap() }]),
   );
   const context = { schema, passages: read };
-  const labels = { ...labelsOf(template, context) };
+  const labels = labelsOf(template, context);
   for (const { document } of passages)
     Object.assign(labels, labelsOf({ head: { ...template.head, subject: [] }, document }, context));
   const { head, document, version } = template;

@@ -1,7 +1,7 @@
 import {
   groupsOfBusiness,
   templatesOfBusiness,
-  type KeptTemplate,
+  type TemplateEntry,
 } from '../data/repositories/templatesOfBusiness';
 import { connection } from './connection';
 import type { CurrentMember } from './currentMember';
@@ -15,26 +15,13 @@ export interface GroupedTemplates {
   templates: TemplateEntry[];
 }
 
-export interface TemplateEntry {
-  key: string;
-  name: string;
-  startsFrom: string;
-}
-
 /** All templates of a member under their groups, in order; those without a group come last under a heading of their own. */
 export async function templatesByGroup({ business_id, id }: CurrentMember): Promise<GroupedTemplates[]> {
   const [groups, templates] = await Promise.all([
     groupsOfBusiness(connection(), business_id),
     templatesOfBusiness(connection(), business_id, id),
   ]);
-  const under = (group_id: string | null) =>
-    templates
-      .filter((one) => one.group_id === group_id)
-      .map(({ key, head }: KeptTemplate) => ({
-        key,
-        name: head.name,
-        startsFrom: head.startsFrom,
-      }));
+  const under = (group_id: string | null) => templates.filter((one) => one.group_id === group_id);
   const grouped = groups.map(({ id: group_id, key, name, initial, tint }) => ({
     key,
     name,

@@ -1,4 +1,4 @@
-import type { Comment, PassageUse, Section, When } from '../../template/document';
+import type { PassageUse, Section, When } from '../../template/document';
 import { didYouMean } from '../../problems/nearest';
 import { resolvePath } from '../paths/resolvePath';
 import { report, within, type ReadPassage, type Scope } from '../paths/scope';
@@ -90,8 +90,4 @@ export function enterPassage(
     used,
     scope: { ...scope, inside: [...scope.inside, node.name], places: used.places, file: node.name },
   };
-}
-
-export function isComment(node: { type: string }): node is Comment {
-  return node.type === 'comment';
 }

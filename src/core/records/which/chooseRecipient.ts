@@ -48,6 +48,6 @@ export function copiesOf(start: StartingKind, client: ClientData | undefined): C
   return use ? (client?.contacts ?? []).filter((contact) => contact.uses?.includes(use)) : [];
 }
 
-export function asRecipient(data: ContactData): Recipient {
+function asRecipient(data: ContactData): Recipient {
   return { kind: 'contact', data };
 }

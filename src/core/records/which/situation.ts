@@ -116,9 +116,11 @@ function fromInvoice(
   return {
     client,
     project,
-    booking:
-      wished(book.bookings, wishes.booking, bookingOf(book, project?.record, client?.record)) ??
+    booking: wished(
+      book.bookings,
+      wishes.booking,
       bookingOfInvoice(book, invoice, project?.record, client?.record),
+    ),
     invoice: choice(invoice, 'the invoice you started from', siblings(book, invoice, 'invoices')),
   };
 }
@@ -136,18 +138,13 @@ function fromBooking(
     client,
     project,
     booking: choice(booking, 'the visit you started from', siblings(book, booking, 'bookings')),
-    invoice: wished(book.invoices, wishes.invoice, invoice) ?? invoice,
+    invoice: wished(book.invoices, wishes.invoice, invoice),
   };
 }
 
 function fromClient(book: RecordBook, client: Choice<ClientData> | undefined, wishes: Wishes): Followed {
   const project = projectOf(book, client?.record);
-  return withVisitsAndInvoices(
-    book,
-    client,
-    wished(book.projects, wishes.project, project) ?? project,
-    wishes,
-  );
+  return withVisitsAndInvoices(book, client, wished(book.projects, wishes.project, project), wishes);
 }
 
 /** Someone who is no client yet stands in for the client with the name and addresses given. */
@@ -178,8 +175,8 @@ function withVisitsAndInvoices(
   return {
     client,
     project,
-    booking: wished(book.bookings, wishes.booking, booking) ?? booking,
-    invoice: wished(book.invoices, wishes.invoice, invoice) ?? invoice,
+    booking: wished(book.bookings, wishes.booking, booking),
+    invoice: wished(book.invoices, wishes.invoice, invoice),
   };
 }
 
@@ -195,14 +192,14 @@ function siblings<K extends 'projects' | 'bookings' | 'invoices'>(
   return book.ofClient(book.clients.get(record.client ?? ''))[name];
 }
 
-/** The record the writer chose instead of the one the rule takes. */
+/** The record the writer chose; without a wish, or where it is gone, the one the rule takes. */
 function wished<T extends { key: string }>(
   records: ReadonlyMap<string, T>,
   key: string | undefined,
   byRule: Choice<T> | undefined,
 ): Choice<T> | undefined {
   const record = key === undefined ? undefined : records.get(key);
-  if (!record) return undefined;
+  if (!record) return byRule;
   const others = byRule ? [byRule.record, ...byRule.alternatives] : [];
   return choice(record, 'chosen for this letter', others);
 }

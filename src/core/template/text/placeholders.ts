@@ -23,7 +23,12 @@ export interface HeldText {
 
 const FIRST = 0x100000;
 const LAST = 0x10fffd;
-export const PLACEHOLDER = /[\u{100000}-\u{10FFFD}]/u;
+/** Finds the placeholders of a text; split with it gives them as parts of their own. */
+export const PLACEHOLDERS = /([\u{100000}-\u{10FFFD}])/gu;
+
+export function placeholder(index: number): string {
+  return String.fromCodePoint(FIRST + index);
+}
 /** What may stand before a block on its line: the marks of quotes and list items around it. */
 const CONTAINERS = '(?:[ >]|[-*+] |\\d+[.)] )*';
 const SPECIAL = new RegExp(
@@ -50,7 +55,7 @@ export function holdTags(source: string, lines: PlaceFinder, places: Places, pro
   const held: Held[] = [];
   const hold = (one: Held) => {
     held.push(one);
-    return String.fromCodePoint(FIRST + held.length - 1);
+    return placeholder(held.length - 1);
   };
   // Tags first, so that attributes may hold tags; then the rest over the whole text.
   let text = '';

@@ -18,18 +18,17 @@ import { printTag } from '../tags/printTag';
 import { isEscaped } from '../tags/scanTags';
 import type { Tag } from '../tags/tag';
 import { HANDLERS, tagLinesStandClose, type Span, type TableOut, type TagLineOut } from './markdownHandlers';
+import { heldIndex, placeholder, PLACEHOLDERS } from './placeholders';
 import { openingOf, printLine } from './printLine';
 import { printAttributes } from './readAttributes';
 import { attentionHolds, firstChar, lastChar, type Edges } from './wordEdges';
-
-const FIRST = 0x100000;
 
 /** Writes a document as the body that readMarkdown reads; reading it again gives the same document. */
 export function printMarkdown(document: TemplateDocument): string {
   const raw: string[] = [];
   const hold = (text: string) => {
     raw.push(text);
-    return String.fromCodePoint(FIRST + raw.length - 1);
+    return placeholder(raw.length - 1);
   };
   const tree = { type: 'root', children: new TreeBuilder(hold).blocks(document.content) } as Nodes;
   const text = toMarkdown(tree, {
@@ -49,8 +48,8 @@ export function printMarkdown(document: TemplateDocument): string {
       { atBreak: true, character: '-', after: '[:|-]' },
     ],
   });
-  return text.replace(/[\u{100000}-\u{10FFFD}]/gu, (char, offset: number) => {
-    const written = raw[char.codePointAt(0)! - FIRST] ?? char;
+  return text.replace(PLACEHOLDERS, (char, _, offset: number) => {
+    const written = raw[heldIndex(char)!] ?? char;
     return isEscaped(text, offset) ? `\\${written}` : written;
   });
 }

@@ -12,6 +12,8 @@ export type Reading<T> =
   | { value: T; places: Places; problems: [] }
   | { value: undefined; draft?: T; places?: Places; problems: Problem[] };
 
+const NEVER_CLOSED = 'The head that begins here is never closed with a line “---”.';
+
 /**
  * Reads a template's file (text-form.md): YAML front matter, then CommonMark with tables and tags. What paths and
  * steps mean is judged when it is compiled.
@@ -25,9 +27,7 @@ export function readTemplate(source: string, file: string): Reading<Template> {
   const split = splitFront(text);
   if (split === 'never closed' || !split.front) {
     const message =
-      split === 'never closed'
-        ? 'The head that begins here is never closed with a line “---”.'
-        : 'A template begins with a head between two lines “---”.';
+      split === 'never closed' ? NEVER_CLOSED : 'A template begins with a head between two lines “---”.';
     return { value: undefined, problems: [{ ...lines.place(0), message }] };
   }
   const { start, end } = split.front;
@@ -58,8 +58,7 @@ export function readPassage(source: string, file: string, fallbackName: string):
   const problems: Problem[] = [];
   const split = splitFront(text);
   if (split === 'never closed') {
-    const message = 'The head that begins here is never closed with a line “---”.';
-    return { value: undefined, problems: [{ ...lines.place(0), message }] };
+    return { value: undefined, problems: [{ ...lines.place(0), message: NEVER_CLOSED }] };
   }
   let name = fallbackName;
   if (split.front) {

@@ -4,7 +4,7 @@ import { sortMarks } from '../marks';
 import type { PlaceFinder, Places, Problem } from '../../problems/problem';
 import { isStructure, type StructureTag } from '../tags/tag';
 import { pairTags } from './pairTags';
-import { heldIndex, PLACEHOLDER, type Held } from './placeholders';
+import { heldIndex, PLACEHOLDERS, type Held } from './placeholders';
 import { readAttributes, type Attributes } from './readAttributes';
 
 /** A run of words before brackets and attributes have found each other. */
@@ -36,7 +36,7 @@ export class WordReader {
   /** Words in which Markdown means nothing: fields are filled, all else stands as written. */
   readVerbatim(text: string, marks: readonly Mark[] = []): Line {
     const run: (Inline | StructureTag)[] = [];
-    for (const part of text.split(/([\u{100000}-\u{10FFFD}])/u)) {
+    for (const part of text.split(PLACEHOLDERS)) {
       const one = this.heldBy(part);
       if (one?.kind === 'tag') run.push(isStructure(one.tag) ? one.tag : marked(one.tag, marks));
       else appendText(run, one ? one.raw : part, marks);
@@ -51,7 +51,7 @@ export class WordReader {
         pieces.push({ kind: 'node', node });
         continue;
       }
-      for (const part of node.value.split(/([\u{100000}-\u{10FFFD}])/u)) {
+      for (const part of node.value.split(PLACEHOLDERS)) {
         const held = this.heldBy(part);
         if (held?.kind === 'attributes') this.attach(held, pieces);
         else if (held) pieces.push({ kind: 'held', held });
@@ -179,7 +179,7 @@ export class WordReader {
   }
 
   private raw(text: string): string {
-    return text.replace(new RegExp(PLACEHOLDER, 'gu'), (char) => this.heldBy(char)?.raw ?? char);
+    return text.replace(PLACEHOLDERS, (char) => this.heldBy(char)?.raw ?? char);
   }
 }
 
