@@ -7,8 +7,12 @@ export const SESSION_COOKIE = 'fair-quill-session';
 
 /** The signed-in member, asked once a request. */
 export const signedIn = cache(async (): Promise<CurrentMember | undefined> => {
-  return currentMember((await cookies()).get(SESSION_COOKIE)?.value);
+  return currentMember(await sessionToken());
 });
+
+export async function sessionToken(): Promise<string | undefined> {
+  return (await cookies()).get(SESSION_COOKIE)?.value;
+}
 
 /** The signed-in member; anybody else is sent to sign in and comes back to the page asked for. */
 export async function requireMember(): Promise<CurrentMember> {

@@ -33,6 +33,10 @@ export function or<T>(one: Column<T>, value: NoInfer<T>): Column<T> {
   return { ...one, defaultValue: value };
 }
 
+/** A number that the database draws for each new row. */
+export const drawn = () =>
+  column<number>(DataTypes.BIGINT, { autoIncrement: true, autoIncrementIdentity: true });
+
 export const uuid = () => column<string>(DataTypes.UUID);
 export const text = () => column<string>(DataTypes.TEXT);
 export const oneOf = <const T extends string>(..._choices: T[]) => column<T>(DataTypes.TEXT);

@@ -12,7 +12,7 @@ beforeAll(async () => {
 afterAll(() => database.drop());
 
 it('a worker does what is in the queue', async () => {
-  const worker = await startWorker(database.url);
+  const worker = await startWorker(database.url, 'smtp://127.0.0.1:9');
   await database.sequelize
     .query(`insert into session (business_id, id, member_id, token_hash, created_at, expires_at)
     values ('${stableId('business', 'larkfield')}', gen_random_uuid(), '${stableId('member', 'imke')}', repeat('a', 64),

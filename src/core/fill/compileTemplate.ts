@@ -4,7 +4,7 @@ import type { BlankDefinition } from './blanks';
 import { compileBlocks } from './compile/blocks';
 import { collectBlanks } from './compile/collectBlanks';
 import { newScope, type CompileContext } from './compile/newScope';
-import { compileLine } from './compile/words';
+import { compileLine, compileWords } from './compile/words';
 import type { Scope } from './paths/scope';
 import type { Piece, Run } from './run';
 
@@ -12,7 +12,7 @@ import type { Piece, Run } from './run';
 export interface CompiledTemplate {
   head: TemplateHead;
   blanks: ReadonlyMap<string, BlankDefinition>;
-  subject: (run: Run) => string;
+  subject: Piece;
   replyTo?: (run: Run) => string;
   copy?: (run: Run) => string;
   blindCopy?: (run: Run) => string;
@@ -34,7 +34,7 @@ export function compileTemplate(
   const compiled: CompiledTemplate = {
     head,
     blanks,
-    subject: compileLine(head.subject, judged),
+    subject: compileWords(head.subject, judged),
     ...(head.replyTo ? { replyTo: compileLine(head.replyTo, judged) } : {}),
     ...(head.copy ? { copy: compileLine(head.copy, judged) } : {}),
     ...(head.blindCopy ? { blindCopy: compileLine(head.blindCopy, judged) } : {}),

@@ -164,7 +164,7 @@ describe('blanks', () => {
   it('without an answer are holes', () => {
     const { text: filled, holes } = fillSample('{{? Hourly rate : money}}');
     expect(filled).toBe('[Hourly rate]\n');
-    expect(holes).toEqual([
+    expect(holes).toMatchObject([
       {
         path: 'Hourly rate',
         label: 'Hourly rate',

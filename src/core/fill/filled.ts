@@ -1,5 +1,9 @@
+import type { Outcome } from './fillInto';
+
 /** What one smart field said, where it came from and why. One for each occurrence. */
 export interface Note {
+  /** names the occurrence: the same for the same field of one template, whatever the records */
+  id: string;
   path: string;
   /** what the interface calls the field */
   label: string;
@@ -13,8 +17,13 @@ export interface Note {
   reason: string;
 }
 
+/** What is missing: a fact, an answer, a field still to be put there, or a made-up part still to be replaced. */
+export type HoleKind = 'field' | 'blank' | 'gap' | 'unfinished';
+
 /** A place where something is missing. Its text shows the label in brackets. */
 export interface Hole {
+  id: string;
+  kind: HoleKind;
   path: string;
   label: string;
   file: string;
@@ -30,17 +39,9 @@ export interface Addressee {
 }
 
 /** A template filled for one situation. */
-export interface Filled {
+export interface Filled extends Outcome {
   subject: string;
-  to: Addressee[];
-  copies: Addressee[];
-  /** header lines the template asks for, filled; absent where it does not */
-  replyTo?: string;
-  copy?: string;
-  blindCopy?: string;
   text: string;
   /** a fragment with inline styles */
   html: string;
-  notes: Note[];
-  holes: Hole[];
 }

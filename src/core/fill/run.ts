@@ -24,8 +24,17 @@ export interface Run extends Deriving {
 /** The value a section stands in; inside a listing also which one of how many. */
 export interface Frame {
   value: unknown;
+  /** tells one round of a section from the others, by the record's key where it has one */
+  id: string;
   index: number;
   count: number;
+}
+
+/** Names a place in the letter: the part of the template it comes from, and the rounds of the sections around it. */
+export function placeId(part: string, { frames }: Run): string {
+  let id = part;
+  for (const frame of frames) id += `.${frame.id}`;
+  return id;
 }
 
 /** Compiled from a part of a template: writes what it says. */

@@ -1,4 +1,3 @@
-import type { Filled } from '../fill/filled';
 import type { Situation } from '../records/which/situation';
 
 /** A stop must be cured before the letter goes; a query may be let stand. */
@@ -7,5 +6,12 @@ export interface ProofMark {
   message: string;
 }
 
+/** What is checked: a filled template, or the page as its writer has left it. */
+export interface Proofed {
+  subject: string;
+  /** what is still missing, each with its reason in words */
+  holes: readonly { reason: string }[];
+}
+
 /** One check of a fair copy. */
-export type Check = (filled: Filled, situation: Situation) => ProofMark[];
+export type Check = (letter: Proofed, situation: Situation) => ProofMark[];

@@ -1,5 +1,6 @@
 import type { Note } from '../../core/fill/filled';
-import { json, key, maybe, moment, oneOf, or, text, uuid, whole } from '../column';
+import type { Choices } from '../../core/writing/letter';
+import { drawn, json, key, maybe, moment, oneOf, or, text, uuid, whole } from '../column';
 
 export const MESSAGE = {
   business_id: key(uuid()),
@@ -35,6 +36,15 @@ export const MESSAGE = {
   notes: or(json<Note[]>(), []),
   at: moment(),
   version: or(whole(), 1),
+  from_name: maybe(text()),
+  from_address: maybe(text()),
+  reply_to: maybe(text()),
+  choices: or(json<Partial<Choices>>(), {}),
+  goes_at: maybe(moment()),
+  tries: or(whole(), 0),
+  claimed_at: maybe(moment()),
+  handed_over_at: maybe(moment()),
+  sequence: drawn(),
 };
 
 export const MESSAGE_RECIPIENT = {

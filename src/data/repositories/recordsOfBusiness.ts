@@ -1,3 +1,4 @@
+import { literal, Op } from 'sequelize';
 import { isoMoment } from '../../core/dates/zone';
 import type {
   BookingData,
@@ -14,20 +15,28 @@ import { type Database, type TableName } from '../database';
 
 type Row<Name extends TableName> = RowOf<(typeof TABLES)[Name]>;
 
+/** Ids of the clients, and of enquiries that may have none, whose records are wanted. */
+export interface RecordScope {
+  clients: readonly string[];
+  enquiries?: readonly string[];
+}
+
 /**
- * The records of a business as the records file of the command line. One query for each table, however many rows.
- * Undefined when there is no such business.
+ * The records of a business as the records file of the command line, all or those of some clients with everything
+ * that is theirs. One query for each table, however many rows. Undefined when there is no such business.
  */
 export async function recordsOfBusiness(
-  { models }: Database,
+  { models, sequelize }: Database,
   business_id: string,
+  scope?: RecordScope,
 ): Promise<RecordsFile | undefined> {
+  const within = scope ? scopeOf(scope, business_id, (value) => sequelize.escape(value)) : () => ({});
   const all = async <Name extends TableName>(
     name: Name,
     order: (string | [string, 'DESC'])[] = [],
   ): Promise<Row<Name>[]> => {
     const found = await (models[name] as unknown as Findable).findAll({
-      where: { business_id },
+      where: { business_id, ...within(name) },
       order,
       raw: true,
     });
@@ -142,6 +151,39 @@ export async function recordsOfBusiness(
       }),
     ),
   };
+}
+
+/** What a table's rows must meet to belong to the clients wanted. */
+function scopeOf(
+  { clients, enquiries = [] }: RecordScope,
+  business_id: string,
+  escape: (value: string) => string,
+): (name: TableName) => object {
+  const theirs = { client_id: [...clients] };
+  const those = clients.map(escape).join(', ') || 'null';
+  const owned = (table: string) =>
+    literal(
+      `(select id from ${table} where business_id = ${escape(business_id)} and client_id in (${those}))`,
+    );
+  const ofInvoices = { invoice_id: { [Op.in]: owned('invoice') } };
+  const ofProjects = { project_id: { [Op.in]: owned('project') } };
+  const scopes: Partial<Record<TableName, object>> = {
+    client: { id: [...clients] },
+    contact: theirs,
+    item: theirs,
+    enquiry: { [Op.or]: [theirs, { id: [...enquiries] }] },
+    record_file: { [Op.or]: [theirs, ofProjects] },
+    project: theirs,
+    project_contact: theirs,
+    project_partner: ofProjects,
+    booking: theirs,
+    booking_item: theirs,
+    invoice: theirs,
+    invoice_line: ofInvoices,
+    payment: ofInvoices,
+    instalment: ofInvoices,
+  };
+  return (name) => scopes[name] ?? {};
 }
 
 type Findable = { findAll(options: object): Promise<unknown[]> };

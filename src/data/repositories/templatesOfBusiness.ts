@@ -1,14 +1,9 @@
 import { QueryTypes } from 'sequelize';
-import type { Passage, Template } from '../../core/template/template';
+import type { Passage } from '../../core/template/template';
+import type { KeptTemplate } from '../../core/writing/writingDesk';
 import type { RowOf } from '../column';
 import type { Database } from '../database';
 import type { TEMPLATE_GROUP } from '../models/template';
-
-/** A template as it stands now. */
-export interface KeptTemplate extends Template {
-  key: string;
-  version: number;
-}
 
 type Group = RowOf<typeof TEMPLATE_GROUP>;
 
@@ -34,6 +29,11 @@ export interface TemplateEntry {
 const VISIBLE = `template.business_id = $business_id and template.deleted_at is null
   and (template.owner_id is null or template.owner_id = $member_id)`;
 
+const WITH_WORDS = `select template.key, template.group_id, version.version, version.head, version.document
+  from template
+  join template_version version on version.business_id = template.business_id
+    and version.template_id = template.id and version.version = template.current_version`;
+
 /** The templates that a member may see, in their order, without their words. */
 export async function templatesOfBusiness(
   { sequelize }: Database,
@@ -54,12 +54,41 @@ export async function templateByKey(
   key: string,
 ): Promise<KeptTemplate | undefined> {
   const [found] = await sequelize.query<KeptTemplate>(
-    `select template.key, version.version, version.head, version.document
+    `${WITH_WORDS} where ${VISIBLE} and template.key = $key`,
+    {
+      bind: { business_id, member_id, key },
+      type: QueryTypes.SELECT,
+    },
+  );
+  return found;
+}
+
+/** All templates that a member may see, with their words, in their order. */
+export async function templatesWithWords(
+  { sequelize }: Database,
+  business_id: string,
+  member_id: string,
+): Promise<(KeptTemplate & { group_id: string | null })[]> {
+  return sequelize.query(`${WITH_WORDS} where ${VISIBLE} order by template.position, template.key`, {
+    bind: { business_id, member_id },
+    type: QueryTypes.SELECT,
+  });
+}
+
+/** A template as it stood in an earlier version, in the trash or not: a letter may be on its way from it. */
+export async function templateAtVersion(
+  { sequelize }: Database,
+  business_id: string,
+  key: string,
+  version: number,
+): Promise<(KeptTemplate & { id: string }) | undefined> {
+  const [found] = await sequelize.query<KeptTemplate & { id: string }>(
+    `select template.id, template.key, version.version, version.head, version.document
      from template
      join template_version version on version.business_id = template.business_id
-       and version.template_id = template.id and version.version = template.current_version
-     where ${VISIBLE} and template.key = $key`,
-    { bind: { business_id, member_id, key }, type: QueryTypes.SELECT },
+       and version.template_id = template.id and version.version = $version
+     where template.business_id = $business_id and template.key = $key`,
+    { bind: { business_id, key, version }, type: QueryTypes.SELECT },
   );
   return found;
 }

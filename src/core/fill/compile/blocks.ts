@@ -1,6 +1,6 @@
 import type { Block, ListChild, Structured, Table, TableCell, TableRow } from '../../template/document';
-import type { Scope } from '../paths/scope';
-import type { Piece } from '../run';
+import { nextPart, type Scope } from '../paths/scope';
+import { placeId, type Piece } from '../run';
 import { compileSection, compileWhen, enterPassage, sequence } from './structure';
 import { compileWords } from './words';
 
@@ -9,37 +9,38 @@ export function compileBlocks(blocks: readonly Block[], scope: Scope): Piece {
 }
 
 function compileBlock(block: Block, scope: Scope): Piece {
+  const part = nextPart(scope);
   switch (block.type) {
     case 'paragraph': {
       const words = compileWords(block.content, scope);
-      return (run) => run.page.paragraph(() => words(run));
+      return (run) => run.page.paragraph(placeId(part, run), () => words(run));
     }
     case 'heading': {
       const words = compileWords(block.content, scope);
-      return (run) => run.page.heading(block.level, () => words(run));
+      return (run) => run.page.heading(placeId(part, run), block.level, () => words(run));
     }
     case 'rule':
-      return (run) => run.page.rule();
+      return (run) => run.page.rule(placeId(part, run));
     case 'quote': {
       const inner = compileBlocks(block.content, scope);
-      return (run) => run.page.quote(() => inner(run));
+      return (run) => run.page.quote(placeId(part, run), () => inner(run));
     }
     case 'bulletList':
     case 'orderedList': {
       const ordered = block.type === 'orderedList';
       const look = { ordered, start: ordered ? block.start : 1, tight: block.tight };
       const items = compileItems(block.content, scope);
-      return (run) => run.page.list(look, () => items(run));
+      return (run) => run.page.list(placeId(part, run), look, () => items(run));
     }
     case 'table':
-      return compileTable(block, scope);
+      return compileTable(block, scope, part);
     case 'code': {
       const words = compileWords(block.content, scope);
-      return (run) => run.page.code(() => words(run));
+      return (run) => run.page.code(placeId(part, run), () => words(run));
     }
     case 'styled': {
       const inner = compileBlocks(block.content, scope);
-      return (run) => run.page.styled(block.styles, () => inner(run));
+      return (run) => run.page.styled(placeId(part, run), block.styles, () => inner(run));
     }
     case 'section':
       return compileSection(block, scope, compileBlocks);
@@ -60,18 +61,20 @@ function compileItems(children: readonly ListChild[], scope: Scope): Piece {
       if (child.type === 'section') return compileSection(child, scope, compileItems);
       if (child.type === 'when') return compileWhen(child, scope, compileItems);
       if (child.type === 'comment') return () => {};
+      const part = nextPart(scope);
       const inner = compileBlocks(child.content, scope);
-      return (run) => run.page.item(() => inner(run));
+      return (run) => run.page.item(placeId(part, run), () => inner(run));
     }),
   );
 }
 
-function compileTable({ align, header, content }: Table, scope: Scope): Piece {
+function compileTable({ align, header, content }: Table, scope: Scope, part: string): Piece {
+  const headPart = nextPart(scope);
   const head = compileCells(header, scope);
   const rows = compileRows(content, scope);
   return (run) =>
-    run.page.table(align, () => {
-      run.page.row(true, () => head(run));
+    run.page.table(placeId(part, run), align, () => {
+      run.page.row(placeId(headPart, run), true, () => head(run));
       rows(run);
     });
 }
@@ -82,8 +85,9 @@ function compileRows(rows: readonly Structured<TableRow>[], scope: Scope): Piece
       if (row.type === 'section') return compileSection(row, scope, compileRows);
       if (row.type === 'when') return compileWhen(row, scope, compileRows);
       if (row.type === 'comment') return () => {};
+      const part = nextPart(scope);
       const cells = compileCells(row.content, scope);
-      return (run) => run.page.row(false, () => cells(run));
+      return (run) => run.page.row(placeId(part, run), false, () => cells(run));
     }),
   );
 }

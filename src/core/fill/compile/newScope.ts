@@ -12,6 +12,8 @@ export interface CompileContext {
   currency?: string;
   /** where the template's tags were read; a document from the database has none */
   places?: Places;
+  /** the template's key: parts of different templates have different names */
+  key?: string;
   /** the name that problems are reported under */
   file?: string;
 }
@@ -32,6 +34,7 @@ export function newScope(
     blanks: new Map(),
     places: context.places ?? new WeakMap(),
     file: context.file ?? head.name,
+    parts: { of: context.key === undefined ? '' : `${context.key}:`, count: 0 },
     problems,
     compileCondition,
   };

@@ -52,15 +52,22 @@ export function compileSection<Child>(node: Section<Child>, scope: Scope, all: C
     const value = valueOf(run);
     if (isMissing(value)) return;
     const items = type.kind === 'collection' ? (value as unknown[]) : [value];
-    const frame = { value: undefined as unknown, index: 0, count: items.length };
+    const frame = { value: undefined as unknown, id: '', index: 0, count: items.length };
     run.frames.push(frame);
     for (const item of items) {
       frame.value = item;
+      frame.id = roundOf(item, frame.index, run);
       inner(run);
       frame.index++;
     }
     run.frames.pop();
   };
+}
+
+/** A line or payment has no key of its own: it is told by its place in the invoice. */
+function roundOf(item: unknown, index: number, { situation }: Run): string {
+  const { key } = (item ?? {}) as { key?: string };
+  return key ?? `${situation.invoice?.record.key ?? ''}#${index}`;
 }
 
 export function compileWhen<Child>(node: When<Child>, scope: Scope, all: CompileAll<Child>): Piece {

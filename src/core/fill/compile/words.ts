@@ -13,8 +13,8 @@ import type {
 import { longestRun, markKey, withoutMark } from '../../template/marks';
 import { typeOfBlank } from '../blanks';
 import { resolvePath } from '../paths/resolvePath';
-import { placeOf, report, type Scope } from '../paths/scope';
-import type { Piece, Run } from '../run';
+import { nextPart, placeOf, report, type Scope } from '../paths/scope';
+import { placeId, type Piece, type Run } from '../run';
 import { compileSteps, wholeRecord } from '../steps/compileSteps';
 import { isMissing, rawOf } from '../values';
 import { AddressWriter, LineWriter } from '../write/lineWriter';
@@ -47,7 +47,11 @@ export function compileWords(nodes: readonly Inline[], scope: Scope): Piece {
 
 /** Compiles a line to a text: a subject, a header, an address. */
 export function compileLine(line: Line, scope: Scope, Writer = LineWriter): (run: Run) => string {
-  const piece = compileWords(line, scope);
+  return asText(compileWords(line, scope), Writer);
+}
+
+/** What a piece says as one line of text. */
+export function asText(piece: Piece, Writer = LineWriter): (run: Run) => string {
   return (run) => {
     const before = run.words;
     const writer = new Writer();
@@ -108,10 +112,13 @@ function compileNode(node: Inline, scope: Scope): Piece {
     case 'gap':
     case 'unfinished':
       return compileOpen(node, scope);
-    case 'signature':
+    case 'signature': {
+      const part = nextPart(scope);
       return (run) => {
         const value = signatureOf(run);
+        const id = placeId(part, run);
         run.notes.push({
+          id,
           path: 'signature',
           label: 'signature',
           value,
@@ -119,8 +126,9 @@ function compileNode(node: Inline, scope: Scope): Piece {
           record: `member:${run.situation.sender.key}`,
           reason: 'whoever the letter comes from',
         });
-        run.words.value(value);
+        run.words.filled(id, () => run.words.value(value));
       };
+    }
     case 'image':
       return compileImage(node, scope);
     case 'section':
@@ -148,18 +156,25 @@ function compileField(node: Field, scope: Scope): Piece {
   const place = placeOf(scope, node);
   const ownerOf = ownerReference(path, scope);
   const { label, type } = path;
+  const part = nextPart(scope);
   return (run) => {
+    const id = placeId(part, run);
     const stored = path.read(run);
     const value = steps.apply(stored, run);
-    let written: string;
-    if (!isMissing(value)) written = steps.show(value as never, run, run.words);
-    else if (steps.fallback !== undefined) run.words.value((written = steps.fallback));
-    else {
+    let written = '';
+    if (isMissing(value) && steps.fallback === undefined) {
       const hole = missingFact(path, run);
-      run.holes.push({ ...hole, ...place });
-      run.words.value((written = `[${hole.label}]`));
+      run.holes.push({ id, kind: 'field', ...hole, ...place });
+      run.words.hole(id, 'field', hole.label);
+      written = `[${hole.label}]`;
+    } else {
+      run.words.filled(id, () => {
+        if (!isMissing(value)) written = steps.show(value as never, run, run.words);
+        else run.words.value((written = steps.fallback!));
+      });
     }
     run.notes.push({
+      id,
       path: path.path,
       label,
       value: written,
@@ -177,15 +192,22 @@ function compileBlank(node: Blank, scope: Scope): Piece {
   if (typeof steps === 'string') return refused(node, steps, scope);
   const place = placeOf(scope, node);
   const { name, preset } = definition;
+  const part = nextPart(scope);
   return (run) => {
+    const id = placeId(part, run);
     const answer = run.answers.get(name);
     const value = steps.apply(answer, run);
-    let written: string;
-    if (!isMissing(value)) written = steps.show(value as never, run, run.words);
-    else if (steps.fallback !== undefined) run.words.value((written = steps.fallback));
-    else {
-      run.holes.push({ path: name, label: name, ...place, reason: `“${name}” has not been answered.` });
-      run.words.value((written = `[${name}]`));
+    let written = '';
+    if (isMissing(value) && steps.fallback === undefined) {
+      const reason = `“${name}” has not been answered.`;
+      run.holes.push({ id, kind: 'blank', path: name, label: name, ...place, reason });
+      run.words.hole(id, 'blank', name);
+      written = `[${name}]`;
+    } else {
+      run.words.filled(id, () => {
+        if (!isMissing(value)) written = steps.show(value as never, run, run.words);
+        else run.words.value((written = steps.fallback!));
+      });
     }
     const reason =
       answer === undefined
@@ -194,6 +216,7 @@ function compileBlank(node: Blank, scope: Scope): Piece {
           ? 'the default'
           : 'answered for this letter';
     run.notes.push({
+      id,
       path: name,
       label: name,
       value: written,
@@ -211,9 +234,12 @@ function compileOpen(node: Gap | Unfinished, scope: Scope): Piece {
     node.type === 'gap'
       ? `A field is still to be put here: ${words}.`
       : `“${words}” is made up and still to be replaced.`;
+  const kind = node.type;
+  const part = nextPart(scope);
   return (run) => {
-    run.holes.push({ path: words, label: words, ...place, reason });
-    run.words.value(words);
+    const id = placeId(part, run);
+    run.holes.push({ id, kind, path: words, label: words, ...place, reason });
+    run.words.hole(id, kind, words);
   };
 }
 

@@ -27,6 +27,8 @@ export interface Scope {
   /** the places of the file this part stands in */
   places: Places;
   file: string;
+  /** names the parts of the template, each differently */
+  parts: { of: string; count: number };
   problems: Problem[];
   /** compiles the condition of a `where`; here because conditions are made of steps again */
   compileCondition: (
@@ -39,6 +41,11 @@ export interface Scope {
 /** Where a node was read; a document that was never a file has the first line of its name. */
 export function placeOf(scope: Scope, node: object): Place {
   return scope.places.get(node) ?? { file: scope.file, line: 1, column: 1 };
+}
+
+/** A name for the next part of the template; the same at every compilation of the same template. */
+export function nextPart({ parts }: Scope): string {
+  return `${parts.of}${(parts.count++).toString(36)}`;
 }
 
 export function report(scope: Scope, node: object, message: string): void {

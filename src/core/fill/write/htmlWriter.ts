@@ -1,6 +1,7 @@
 import type { Alignment, Mark, Style } from '../../template/document';
 import { escapeHtml, escapeWithBreaks } from './escape';
-import type { ImageLook, LinkLook, PageWriter } from './writer';
+import type { HoleKind } from '../filled';
+import { holeInWords, type ImageLook, type LinkLook, type ListLook, type PageWriter } from './writer';
 
 const STYLE_CSS: Readonly<Record<Style, string>> = {
   small: 'font-size:0.85em',
@@ -68,14 +69,22 @@ export class HtmlWriter implements PageWriter {
     this.out += link === undefined ? image : `<a href="${escapeHtml(link)}">${image}</a>`;
   }
 
-  paragraph(inner: () => void): void {
+  filled(_: string, write: () => void): void {
+    write();
+  }
+
+  hole(_: string, kind: HoleKind, label: string): void {
+    this.value(holeInWords(kind, label));
+  }
+
+  paragraph(_id: string, inner: () => void): void {
     if (!this.tight) return this.block('p', BLOCK, inner);
     // In a list without blank lines the words stand in the item itself.
     if (!this.out.endsWith(ITEM)) this.out += '<br>';
     inner();
   }
 
-  heading(level: number, inner: () => void): void {
+  heading(_id: string, level: number, inner: () => void): void {
     this.block(`h${level}`, `${BLOCK};font-size:${level === 1 ? 1.4 : level === 2 ? 1.2 : 1}em`, inner);
   }
 
@@ -83,16 +92,13 @@ export class HtmlWriter implements PageWriter {
     this.out += '<hr style="border:0;border-top:1px solid #cfc8b8;margin:1em 0">';
   }
 
-  quote(inner: () => void): void {
+  quote(_id: string, inner: () => void): void {
     this.loose(() =>
       this.block('blockquote', 'margin:0 0 1em;padding:0 0 0 12px;border-left:2px solid #cfc8b8', inner),
     );
   }
 
-  list(
-    { ordered, start, tight }: { ordered: boolean; start: number; tight: boolean },
-    inner: () => void,
-  ): void {
+  list(_id: string, { ordered, start, tight }: ListLook, inner: () => void): void {
     const before = this.tight;
     this.tight = tight;
     const css = before ? 'margin:0;padding:0 0 0 24px' : `${BLOCK};padding:0 0 0 24px`;
@@ -100,13 +106,13 @@ export class HtmlWriter implements PageWriter {
     this.tight = before;
   }
 
-  item(inner: () => void): void {
+  item(_id: string, inner: () => void): void {
     this.out += ITEM;
     inner();
     this.out += '</li>';
   }
 
-  table(align: readonly Alignment[], inner: () => void): void {
+  table(_id: string, align: readonly Alignment[], inner: () => void): void {
     const before = [this.align, this.tight] as const;
     [this.align, this.tight] = [align, false];
     this.element(
@@ -117,7 +123,7 @@ export class HtmlWriter implements PageWriter {
     [this.align, this.tight] = before;
   }
 
-  row(header: boolean, inner: () => void): void {
+  row(_id: string, header: boolean, inner: () => void): void {
     this.column = 0;
     this.inHeader = header;
     this.element('tr', '', inner);
@@ -128,11 +134,11 @@ export class HtmlWriter implements PageWriter {
     this.element(this.inHeader ? 'th' : 'td', `align="${side}" style="${CELL}"`, inner);
   }
 
-  code(inner: () => void): void {
+  code(_id: string, inner: () => void): void {
     this.block('pre', `${BLOCK};white-space:pre-wrap`, inner);
   }
 
-  styled(styles: readonly Style[], inner: () => void): void {
+  styled(_id: string, styles: readonly Style[], inner: () => void): void {
     const css = styles.map((style) => STYLE_CSS[style]).join(';');
     this.loose(() => this.element('div', css ? `style="${css}"` : '', inner));
   }

@@ -1,7 +1,8 @@
 import type { Alignment, Mark, Style } from '../../template/document';
 import { HtmlWriter } from './htmlWriter';
 import { TextWriter } from './textWriter';
-import type { ImageLook, LinkLook, PageWriter } from './writer';
+import type { HoleKind } from '../filled';
+import type { ImageLook, LinkLook, ListLook, PageWriter } from './writer';
 
 /** Writes HTML and text in one go, so that each value is read and written out once. */
 export class LetterWriter implements PageWriter {
@@ -36,12 +37,21 @@ export class LetterWriter implements PageWriter {
     this.text.image(look);
   }
 
-  paragraph(inner: () => void): void {
-    this.both((page, run) => page.paragraph(run), inner);
+  paragraph(id: string, inner: () => void): void {
+    this.both((page, run) => page.paragraph(id, run), inner);
   }
 
-  heading(level: number, inner: () => void): void {
-    this.both((page, run) => page.heading(level, run), inner);
+  heading(id: string, level: number, inner: () => void): void {
+    this.both((page, run) => page.heading(id, level, run), inner);
+  }
+
+  filled(_: string, write: () => void): void {
+    write();
+  }
+
+  hole(id: string, kind: HoleKind, label: string): void {
+    this.html.hole(id, kind, label);
+    this.text.hole(id, kind, label);
   }
 
   rule(): void {
@@ -49,36 +59,36 @@ export class LetterWriter implements PageWriter {
     this.text.rule();
   }
 
-  quote(inner: () => void): void {
-    this.both((page, run) => page.quote(run), inner);
+  quote(id: string, inner: () => void): void {
+    this.both((page, run) => page.quote(id, run), inner);
   }
 
-  list(look: { ordered: boolean; start: number; tight: boolean }, inner: () => void): void {
-    this.both((page, run) => page.list(look, run), inner);
+  list(id: string, look: ListLook, inner: () => void): void {
+    this.both((page, run) => page.list(id, look, run), inner);
   }
 
-  item(inner: () => void): void {
-    this.both((page, run) => page.item(run), inner);
+  item(id: string, inner: () => void): void {
+    this.both((page, run) => page.item(id, run), inner);
   }
 
-  table(align: readonly Alignment[], inner: () => void): void {
-    this.both((page, run) => page.table(align, run), inner);
+  table(id: string, align: readonly Alignment[], inner: () => void): void {
+    this.both((page, run) => page.table(id, align, run), inner);
   }
 
-  row(header: boolean, inner: () => void): void {
-    this.both((page, run) => page.row(header, run), inner);
+  row(id: string, header: boolean, inner: () => void): void {
+    this.both((page, run) => page.row(id, header, run), inner);
   }
 
   cell(inner: () => void): void {
     this.both((page, run) => page.cell(run), inner);
   }
 
-  code(inner: () => void): void {
-    this.both((page, run) => page.code(run), inner);
+  code(id: string, inner: () => void): void {
+    this.both((page, run) => page.code(id, run), inner);
   }
 
-  styled(styles: readonly Style[], inner: () => void): void {
-    this.html.styled(styles, inner);
+  styled(id: string, styles: readonly Style[], inner: () => void): void {
+    this.html.styled(id, styles, inner);
   }
 
   /** Opens the block in one writer around the other's; the words inside go to both at once. */

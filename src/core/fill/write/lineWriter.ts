@@ -1,4 +1,5 @@
-import type { WordWriter } from './writer';
+import type { HoleKind } from '../filled';
+import { holeInWords, type WordWriter } from './writer';
 
 /** Writes a subject or a header: one line, where a line break is a space. */
 export class LineWriter implements WordWriter {
@@ -26,6 +27,14 @@ export class LineWriter implements WordWriter {
 
   image({ description }: { description: string }): void {
     this.out += description;
+  }
+
+  filled(_: string, write: () => void): void {
+    write();
+  }
+
+  hole(_: string, kind: HoleKind, label: string): void {
+    this.value(holeInWords(kind, label));
   }
 
   /** What was written, without control characters and with single spaces. */

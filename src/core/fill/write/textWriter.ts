@@ -1,5 +1,6 @@
 import type { Alignment } from '../../template/document';
-import type { ImageLook, LinkLook, PageWriter } from './writer';
+import type { HoleKind } from '../filled';
+import { holeInWords, type ImageLook, type LinkLook, type ListLook, type PageWriter } from './writer';
 
 interface Row {
   cells: string[];
@@ -56,11 +57,19 @@ export class TextWriter implements PageWriter {
     if (link !== undefined) this.line += description ? ` (${link})` : link;
   }
 
-  paragraph(inner: () => void): void {
+  filled(_: string, write: () => void): void {
+    write();
+  }
+
+  hole(_: string, kind: HoleKind, label: string): void {
+    this.value(holeInWords(kind, label));
+  }
+
+  paragraph(_id: string, inner: () => void): void {
     this.block(this.inline(inner));
   }
 
-  heading(_: number, inner: () => void): void {
+  heading(_id: string, _level: number, inner: () => void): void {
     this.block(this.inline(inner));
   }
 
@@ -68,29 +77,26 @@ export class TextWriter implements PageWriter {
     this.block('---');
   }
 
-  quote(inner: () => void): void {
+  quote(_id: string, inner: () => void): void {
     const blocks = this.container(inner);
     if (blocks.length) this.block(indent(blocks.join('\n\n'), '> ', '> '));
   }
 
-  list(
-    { ordered, start, tight }: { ordered: boolean; start: number; tight: boolean },
-    inner: () => void,
-  ): void {
+  list(_id: string, { ordered, start, tight }: ListLook, inner: () => void): void {
     this.lists.push({ ordered, number: start, tight });
     const items = this.container(inner);
     this.lists.pop();
     if (items.length) this.block(items.join(tight ? '\n' : '\n\n'));
   }
 
-  item(inner: () => void): void {
+  item(_id: string, inner: () => void): void {
     const list = this.lists.at(-1)!;
     const marker = list.ordered ? `${list.number++}. ` : '- ';
     const text = this.container(inner).join(list.tight ? '\n' : '\n\n');
     this.open.at(-1)!.push(indent(text, marker, ' '.repeat(marker.length)));
   }
 
-  table(align: readonly Alignment[], inner: () => void): void {
+  table(_id: string, align: readonly Alignment[], inner: () => void): void {
     const outer = this.rows;
     this.rows = [];
     inner();
@@ -98,7 +104,7 @@ export class TextWriter implements PageWriter {
     this.rows = outer;
   }
 
-  row(_: boolean, inner: () => void): void {
+  row(_id: string, _header: boolean, inner: () => void): void {
     this.rows.push({ cells: [] });
     inner();
   }
@@ -107,11 +113,11 @@ export class TextWriter implements PageWriter {
     this.rows.at(-1)!.cells.push(this.inline(inner).replaceAll('\n', ' '));
   }
 
-  code(inner: () => void): void {
+  code(_id: string, inner: () => void): void {
     this.block(this.inline(inner));
   }
 
-  styled(_: unknown, inner: () => void): void {
+  styled(_id: string, _styles: unknown, inner: () => void): void {
     inner();
   }
 

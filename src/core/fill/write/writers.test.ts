@@ -22,30 +22,32 @@ function html(write: (page: HtmlWriter) => void): string {
 
 describe('plain text', () => {
   it('has one blank line between blocks and ends with a line break', () => {
-    expect(text((page) => ['a', 'b'].forEach((words) => page.paragraph(say(page, words))))).toBe('a\n\nb\n');
+    expect(text((page) => ['a', 'b'].forEach((words) => page.paragraph('', say(page, words))))).toBe(
+      'a\n\nb\n',
+    );
     expect(text(() => undefined)).toBe('');
   });
 
   it('has no block that says nothing', () => {
-    expect(text((page) => ['a', '', ' ', 'b'].forEach((words) => page.paragraph(say(page, words))))).toBe(
+    expect(text((page) => ['a', '', ' ', 'b'].forEach((words) => page.paragraph('', say(page, words))))).toBe(
       'a\n\nb\n',
     );
   });
 
   it('indents what follows in an item, and what is quoted', () => {
     const items = (page: TextWriter) => () =>
-      ['x\ny', 'z'].forEach((words) => page.item(() => page.paragraph(say(page, words))));
-    expect(text((page) => page.list({ ordered: true, start: 9, tight: true }, items(page)))).toBe(
+      ['x\ny', 'z'].forEach((words) => page.item('', () => page.paragraph('', say(page, words))));
+    expect(text((page) => page.list('', { ordered: true, start: 9, tight: true }, items(page)))).toBe(
       '9. x\n   y\n10. z\n',
     );
-    expect(text((page) => page.list({ ordered: false, start: 1, tight: false }, items(page)))).toBe(
+    expect(text((page) => page.list('', { ordered: false, start: 1, tight: false }, items(page)))).toBe(
       '- x\n  y\n\n- z\n',
     );
     expect(
       text((page) =>
-        page.quote(() => {
-          page.paragraph(say(page, 'a'));
-          page.paragraph(say(page, 'b'));
+        page.quote('', () => {
+          page.paragraph('', say(page, 'a'));
+          page.paragraph('', say(page, 'b'));
         }),
       ),
     ).toBe('> a\n>\n> b\n');
@@ -57,8 +59,10 @@ describe('plain text', () => {
       ['é', '12345'],
     ];
     const table = (page: TextWriter) =>
-      page.table(['left', 'right'], () =>
-        rows.forEach((cells) => page.row(false, () => cells.forEach((cell) => page.cell(say(page, cell))))),
+      page.table('', ['left', 'right'], () =>
+        rows.forEach((cells) =>
+          page.row('', false, () => cells.forEach((cell) => page.cell(say(page, cell)))),
+        ),
       );
     expect(text(table)).toBe('Größe      1\né      12345\n');
   });
@@ -66,7 +70,7 @@ describe('plain text', () => {
   it('writes a link’s address after its words, unless they are the same', () => {
     const link = (address: string, words: string) =>
       text((page) =>
-        page.paragraph(() => page.link({ address, button: false, styles: [] }, say(page, words))),
+        page.paragraph('', () => page.link({ address, button: false, styles: [] }, say(page, words))),
       );
     expect(link('https://x.example/', 'our page')).toBe('our page (https://x.example/)\n');
     expect(link('https://x.example/', 'https://x.example/')).toBe('https://x.example/\n');
@@ -77,13 +81,13 @@ describe('plain text', () => {
 
 describe('HTML', () => {
   it('escapes values and keeps their line breaks', () => {
-    expect(html((page) => page.paragraph(say(page, 'a < b & "c"\nd')))).toBe(
+    expect(html((page) => page.paragraph('', say(page, 'a < b & "c"\nd')))).toBe(
       '<p>a &lt; b &amp; &quot;c&quot;<br>d</p>',
     );
   });
 
   it('has no block that says nothing', () => {
-    expect(html((page) => ['a', '', 'b'].forEach((words) => page.paragraph(say(page, words))))).toBe(
+    expect(html((page) => ['a', '', 'b'].forEach((words) => page.paragraph('', say(page, words))))).toBe(
       '<p>a</p><p>b</p>',
     );
   });
@@ -91,10 +95,10 @@ describe('HTML', () => {
   it('puts the words of a tight list into its items', () => {
     const list = (tight: boolean) =>
       html((page) =>
-        page.list({ ordered: true, start: 2, tight }, () =>
-          page.item(() => {
-            page.paragraph(say(page, 'a'));
-            page.paragraph(say(page, 'b'));
+        page.list('', { ordered: true, start: 2, tight }, () =>
+          page.item('', () => {
+            page.paragraph('', say(page, 'a'));
+            page.paragraph('', say(page, 'b'));
           }),
         ),
       );
@@ -104,9 +108,9 @@ describe('HTML', () => {
 
   it('says a table’s alignment in each cell', () => {
     const table = html((page) =>
-      page.table([null, 'right'], () => {
-        page.row(true, () => ['A', 'B'].forEach((cell) => page.cell(say(page, cell))));
-        page.row(false, () => ['1', '2'].forEach((cell) => page.cell(say(page, cell))));
+      page.table('', [null, 'right'], () => {
+        page.row('', true, () => ['A', 'B'].forEach((cell) => page.cell(say(page, cell))));
+        page.row('', false, () => ['1', '2'].forEach((cell) => page.cell(say(page, cell))));
       }),
     );
     expect(table).toBe(
@@ -138,14 +142,14 @@ describe('HTML', () => {
 
 it('a letter’s text and HTML carry the same words', () => {
   const letter = new LetterWriter();
-  letter.quote(() => {
-    letter.heading(1, say(letter, 'Head'));
-    letter.list({ ordered: false, start: 1, tight: true }, () =>
-      letter.item(() => letter.paragraph(say(letter, 'item'))),
+  letter.quote('', () => {
+    letter.heading('', 1, say(letter, 'Head'));
+    letter.list('', { ordered: false, start: 1, tight: true }, () =>
+      letter.item('', () => letter.paragraph('', say(letter, 'item'))),
     );
     letter.rule();
-    letter.code(say(letter, 'code'));
-    letter.styled(['center'], () => letter.paragraph(say(letter, 'last')));
+    letter.code('', say(letter, 'code'));
+    letter.styled('', ['center'], () => letter.paragraph('', say(letter, 'last')));
   });
   expect(letter.text.end()).toBe('> Head\n>\n> - item\n>\n> ---\n>\n> code\n>\n> last\n');
   expect(

@@ -1,4 +1,4 @@
-import type { RecordBook } from '../recordBook';
+import type { OwnRecords, RecordBook } from '../recordBook';
 import type { StartingKind } from '../recordKind';
 import type {
   BookingData,
@@ -21,7 +21,10 @@ export interface StartingPoint {
   key: string;
 }
 
-/** What the writer decided; everything left out follows by rule. */
+/**
+ * What the writer decided; everything left out follows by rule. A wish for a record of the starting point's own kind
+ * takes the starting point's place.
+ */
 export interface Wishes {
   sender: MemberData;
   recipients?: readonly Recipient[];
@@ -82,16 +85,29 @@ type Followed = Pick<Situation, 'client' | 'enquiry' | 'project' | 'booking' | '
 function follow(book: RecordBook, start: StartingPoint, wishes: Wishes): Followed | undefined {
   switch (start.kind) {
     case 'invoice':
-      return fromInvoice(book, book.invoices.get(start.key), wishes);
+      return fromInvoice(
+        book,
+        startingRecord(book, 'invoices', start.key, wishes.invoice, 'the invoice you started from'),
+        wishes,
+      );
     case 'booking':
-      return fromBooking(book, book.bookings.get(start.key), wishes);
+      return fromBooking(
+        book,
+        startingRecord(book, 'bookings', start.key, wishes.booking, 'the visit you started from'),
+        wishes,
+      );
     case 'project': {
-      const project = book.projects.get(start.key);
-      if (!project) return undefined;
-      const chosen = choice(project, 'the project you started from', siblings(book, project, 'projects'));
+      const chosen = startingRecord(
+        book,
+        'projects',
+        start.key,
+        wishes.project,
+        'the project you started from',
+      );
+      if (!chosen) return undefined;
       return withVisitsAndInvoices(
         book,
-        clientOf(book, project.client, 'the project’s client'),
+        clientOf(book, chosen.record.client, 'the project’s client'),
         chosen,
         wishes,
       );
@@ -107,10 +123,11 @@ function follow(book: RecordBook, start: StartingPoint, wishes: Wishes): Followe
 
 function fromInvoice(
   book: RecordBook,
-  invoice: InvoiceData | undefined,
+  start: Choice<InvoiceData> | undefined,
   wishes: Wishes,
 ): Followed | undefined {
-  if (!invoice) return undefined;
+  if (!start) return undefined;
+  const invoice = start.record;
   const client = clientOf(book, invoice.client, 'the invoice’s client');
   const project = choice(book.projects.get(wishes.project ?? invoice.project ?? ''), 'the invoice’s project');
   return {
@@ -121,23 +138,24 @@ function fromInvoice(
       wishes.booking,
       bookingOfInvoice(book, invoice, project?.record, client?.record),
     ),
-    invoice: choice(invoice, 'the invoice you started from', siblings(book, invoice, 'invoices')),
+    invoice: start,
   };
 }
 
 function fromBooking(
   book: RecordBook,
-  booking: BookingData | undefined,
+  start: Choice<BookingData> | undefined,
   wishes: Wishes,
 ): Followed | undefined {
-  if (!booking) return undefined;
+  if (!start) return undefined;
+  const booking = start.record;
   const client = clientOf(book, booking.client, 'the visit’s client');
   const project = choice(book.projects.get(wishes.project ?? booking.project ?? ''), 'the visit’s project');
   const invoice = invoiceOf(book, project?.record, client?.record);
   return {
     client,
     project,
-    booking: choice(booking, 'the visit you started from', siblings(book, booking, 'bookings')),
+    booking: start,
     invoice: wished(book.invoices, wishes.invoice, invoice),
   };
 }
@@ -184,12 +202,20 @@ function clientOf(book: RecordBook, key: string | undefined, reason: string): Ch
   return choice(book.clients.get(key ?? ''), reason);
 }
 
-function siblings<K extends 'projects' | 'bookings' | 'invoices'>(
+/** The record a letter starts from, or another of the same client that was chosen instead. */
+function startingRecord<K extends 'projects' | 'bookings' | 'invoices'>(
   book: RecordBook,
-  record: { client?: string },
   name: K,
-) {
-  return book.ofClient(book.clients.get(record.client ?? ''))[name];
+  key: string,
+  wish: string | undefined,
+  reason: string,
+): Choice<OwnRecords[K][number]> | undefined {
+  type One = OwnRecords[K][number];
+  const start = book[name].get(key) as One | undefined;
+  if (!start) return undefined;
+  const siblings = book.ofClient(book.clients.get(start.client ?? ''))[name] as readonly One[];
+  const other = wish === undefined || wish === key ? undefined : siblings.find((one) => one.key === wish);
+  return other ? choice(other, 'chosen for this letter', siblings) : choice(start, reason, siblings);
 }
 
 /** The record the writer chose; without a wish, or where it is gone, the one the rule takes. */

@@ -1,0 +1,13 @@
+import { takeBackLetter } from '../../../../../server/takeBackLetter';
+import { asMember } from '../../../asMember';
+
+type Context = { params: Promise<{ id: string }> };
+
+/** Takes a letter back that has not gone yet. */
+export async function POST(request: Request, { params }: Context): Promise<Response> {
+  return asMember(request, async (member) => {
+    const status = await takeBackLetter(member, (await params).id);
+    if (!status) return Response.json({ error: 'There is no such letter.' }, { status: 404 });
+    return Response.json({ status }, { status: status === 'taken back' ? 200 : 409 });
+  });
+}

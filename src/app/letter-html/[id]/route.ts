@@ -1,0 +1,30 @@
+import { oneLetter } from '../../../server/oneLetter';
+import { asMember } from '../../api/asMember';
+
+type Context = { params: Promise<{ id: string }> };
+
+/** Nothing in a letter runs, loads or leads anywhere. The frame around it may measure how long it is. */
+const POLICY =
+  "sandbox allow-same-origin; default-src 'none'; style-src 'unsafe-inline'; img-src data:; frame-ancestors 'self'";
+
+/** A letter's own HTML, for a frame. */
+export async function GET(request: Request, { params }: Context): Promise<Response> {
+  return asMember(request, async (member) => {
+    const letter = await oneLetter(member, (await params).id);
+    if (!letter?.html) return new Response('There is no such letter.', { status: 404 });
+    return new Response(page(letter.html), {
+      headers: {
+        'content-type': 'text/html; charset=utf-8',
+        'content-security-policy': POLICY,
+        'x-content-type-options': 'nosniff',
+        'cache-control': 'private, no-store',
+      },
+    });
+  });
+}
+
+function page(html: string): string {
+  return `<!doctype html><html lang="en-GB"><head><meta charset="utf-8"><title>Letter</title>
+<style>body{margin:0;font:17px/1.55 Georgia,serif;color:#1f2933;background:#fffdf8;overflow-wrap:anywhere}a{color:#4b3f8f}</style>
+</head><body><main>${html}</main></body></html>`;
+}

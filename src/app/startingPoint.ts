@@ -1,0 +1,9 @@
+import { isStartingKind } from '../core/records/recordKind';
+import type { StartingPoint } from '../core/records/which/situation';
+
+/** `invoice:LPC-1048` as a starting point; undefined when it is none. */
+export function readStartingPoint(text: unknown): StartingPoint | undefined {
+  if (typeof text !== 'string' || text.length > 200) return undefined;
+  const [kind = '', key = ''] = text.split(/:(.*)/s);
+  return isStartingKind(kind) && key ? { kind, key } : undefined;
+}

@@ -1,0 +1,62 @@
+import { wallClockOf } from '../dates/zone';
+import { formatsOf } from '../fill/formats/formatsOf';
+import { fullName } from '../people/names';
+import { startOf, type RecordBook } from '../records/recordBook';
+import type { BookingData, EnquiryData, InvoiceData, ProjectData } from '../records/recordsFile';
+import type { Recipient } from '../records/which/chooseRecipient';
+import { readDay } from '../dates/civil';
+
+/** What a record is called, and what tells it from others of its kind. */
+export interface RecordName {
+  name: string;
+  /** "£96.00, 9 days overdue" */
+  note: string;
+}
+
+export function nameInvoice(book: RecordBook, invoice: InvoiceData): RecordName {
+  const { amount, balance, state, daysOverdue, isUnpaid } = book.sumsOf(invoice);
+  const formats = formatsOf(book);
+  const due = readDay(invoice.due_on ?? '');
+  const stands =
+    state === 'overdue'
+      ? `${daysOverdue} ${daysOverdue === 1 ? 'day' : 'days'} overdue`
+      : isUnpaid && due !== undefined
+        ? `${state}, due ${formats.date(due, 'day and month')}`
+        : state;
+  return {
+    name: invoice.number ?? invoice.key,
+    note: `${formats.money(isUnpaid ? balance : amount)}, ${stands}`,
+  };
+}
+
+export function nameBooking(book: RecordBook, booking: BookingData): RecordName {
+  const formats = formatsOf(book);
+  const day = wallClockOf(startOf(booking), book.zone).day;
+  const when = booking.starts_at
+    ? `${formats.date(day, 'weekday')} ${formats.date(day, 'day and month')} at ${formats.time(startOf(booking))}`
+    : 'no time yet';
+  const status = booking.status && booking.status !== 'confirmed' ? `, ${booking.status}` : '';
+  return { name: booking.service ?? 'Visit', note: when + status };
+}
+
+export function nameProject(book: RecordBook, project: ProjectData): RecordName {
+  const day = readDay(project.starts_on ?? '');
+  const since = day === undefined ? '' : `, since ${formatsOf(book).date(day, 'month')}`;
+  return { name: project.title ?? project.key, note: (project.status ?? 'planned') + since };
+}
+
+export function nameEnquiry(book: RecordBook, enquiry: EnquiryData): RecordName {
+  const client = book.clients.get(enquiry.client ?? '')?.name;
+  return {
+    name: client ?? enquiry.name ?? enquiry.email ?? 'Somebody',
+    note: [enquiry.service, enquiry.status].filter(Boolean).join(', '),
+  };
+}
+
+export function nameRecipient({ kind, data }: Recipient): RecordName {
+  const role = (data as { role?: string }).role ?? (kind === 'contact' ? '' : `the ${kind}`);
+  return {
+    name: fullName(data) ?? data.email ?? kind,
+    note: [role, data.email ?? 'no email address'].filter(Boolean).join(', '),
+  };
+}

@@ -1,0 +1,25 @@
+import { sortCopyMarks, valueMark, type CopyDocument, type CopyMark, type CopyNode } from '../copyDocument';
+import { mapPieces } from './mapPieces';
+
+/**
+ * Writes words where a field is missing or says something else. They count as written by hand: they stay when
+ * another record is taken, and can be put back.
+ * @param ids the places; a fact that is missing is missing wherever it occurs
+ */
+export function fillIn(document: CopyDocument, ids: ReadonlySet<string>, words: string): CopyDocument {
+  const typed = words.replace(/\s+$/, '');
+  if (!typed.trim()) return document;
+  return mapPieces(document, ({ id, nodes }) => {
+    if (id === undefined || !ids.has(id)) return undefined;
+    const [first] = nodes as [CopyNode];
+    const said = valueMark(first)?.said ?? '';
+    const kept: readonly CopyMark[] = (first.marks ?? []).filter((mark) => mark.type !== 'value');
+    const marks = sortCopyMarks([...kept, { type: 'value', attrs: { id, said } }]);
+    return typed
+      .split('\n')
+      .flatMap((line, i): CopyNode[] => [
+        ...(i > 0 ? [{ type: 'break' as const, marks }] : []),
+        ...(line ? [{ type: 'text' as const, text: line, marks }] : []),
+      ]);
+  });
+}

@@ -1,0 +1,24 @@
+import type { CompiledTemplate } from '../fill/compileTemplate';
+import { fillInto, type Answers, type Outcome } from '../fill/fillInto';
+import type { Situation } from '../records/which/situation';
+import type { CopyDocument } from './copyDocument';
+import { CopyWriter } from './copyWriter';
+import { readCopy } from './readCopy';
+
+/** A template filled for one situation, before anybody has changed a word. */
+export interface FairCopy extends Outcome {
+  document: CopyDocument;
+}
+
+/** Fills a template as a page to be read and mended. Never fails: what is missing is a hole. */
+export function fairCopyOf(
+  template: CompiledTemplate,
+  situation: Situation,
+  answers: Answers = new Map(),
+): FairCopy {
+  const writer = new CopyWriter();
+  const outcome = fillInto(template, situation, answers, writer, (write) =>
+    writer.subject(() => write(writer)),
+  );
+  return { document: readCopy(writer.end()), ...outcome };
+}

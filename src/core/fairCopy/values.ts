@@ -1,0 +1,70 @@
+import { eachNode, holdsWords, valueMark, wordsOf, type CopyDocument, type CopyNode } from './copyDocument';
+
+/** What a field says in a fair copy now, where it stands. */
+export interface CopyValue {
+  id: string;
+  /** what the records say; empty where they say nothing */
+  said: string;
+  /** what stands there: the same, unless it was changed by hand */
+  words: string;
+}
+
+/** The values of a document in the order of reading; one whose words stand in two places is there twice. */
+export function valuesOf(document: CopyNode): CopyValue[] {
+  const values: CopyValue[] = [];
+  for (const node of eachNode(document)) {
+    if (!holdsWords(node)) continue;
+    let before: CopyValue | undefined;
+    for (const child of node.content ?? []) {
+      const mark = valueMark(child);
+      if (mark && before?.id === mark.id) before.words += wordsOf(child);
+      else if (mark) values.push((before = { ...mark, words: wordsOf(child) }));
+      if (!mark) before = undefined;
+    }
+  }
+  return values;
+}
+
+/** The holes that are still open, in the order of reading. */
+export function openHoles(document: CopyDocument): { id: string; label: string }[] {
+  return [...eachNode(document)].flatMap(({ type, attrs }) =>
+    type === 'hole' ? [{ id: attrs!.id!, label: attrs!.label! }] : [],
+  );
+}
+
+/** What a document has at a place: the nodes of a value or a hole, by id. */
+export function piecesById(document: CopyNode): ReadonlyMap<string, CopyNode[]> {
+  const pieces = new Map<string, CopyNode[]>();
+  for (const node of eachNode(document)) {
+    if (!holdsWords(node)) continue;
+    for (const piece of piecesOf(node.content ?? [])) {
+      const id = piece.id;
+      if (id !== undefined && !pieces.has(id)) pieces.set(id, piece.nodes);
+    }
+  }
+  return pieces;
+}
+
+/** A line's nodes with those of one value together. */
+export interface Piece {
+  /** of a value or a hole */
+  id?: string;
+  nodes: CopyNode[];
+}
+
+export function piecesOf(nodes: readonly CopyNode[]): Piece[] {
+  const pieces: Piece[] = [];
+  for (const node of nodes) {
+    const id = node.type === 'hole' ? node.attrs!.id : valueMark(node)?.id;
+    const last = pieces.at(-1);
+    if (id !== undefined && last?.id === id && node.type !== 'hole') last.nodes.push(node);
+    else pieces.push(id === undefined ? { nodes: [node] } : { id, nodes: [node] });
+  }
+  return pieces;
+}
+
+/** Whether the words of a value are no longer what the records say. */
+export function isChanged({ nodes }: Piece): boolean {
+  const mark = nodes[0] && valueMark(nodes[0]);
+  return mark !== undefined && nodes.map(wordsOf).join('') !== mark.said;
+}

@@ -1,0 +1,89 @@
+import { fullName } from '../people/names';
+import type { ContactData } from '../records/recordsFile';
+import type { Recipient } from '../records/which/chooseRecipient';
+import type { Situation } from '../records/which/situation';
+import type { CompiledTemplate } from './compileTemplate';
+import type { Addressee, Hole, Note } from './filled';
+import { formatsOf } from './formats/formatsOf';
+import type { Run } from './run';
+import type { PageWriter, WordWriter } from './write/writer';
+
+/** Answers to blanks by name, read as their types (readAnswer). */
+export type Answers = ReadonlyMap<string, unknown>;
+
+/** What a filling gives besides what was written. */
+export interface Outcome {
+  to: Addressee[];
+  copies: Addressee[];
+  /** header lines the template asks for, filled; absent where it does not */
+  replyTo?: string;
+  copy?: string;
+  blindCopy?: string;
+  notes: Note[];
+  holes: Hole[];
+}
+
+/**
+ * Fills a template for one situation into writers: the subject's words into one, the body into the other. Never
+ * fails: what is missing is a hole.
+ */
+export function fillInto(
+  template: CompiledTemplate,
+  situation: Situation,
+  answers: Answers,
+  page: PageWriter,
+  subject: (write: (words: WordWriter) => void) => void,
+): Outcome {
+  const sender = senderOf(template, situation);
+  const formats = formatsOf(situation.book, template.head.language);
+  const run: Run = {
+    situation: sender === situation.sender ? situation : { ...situation, sender },
+    book: situation.book,
+    recipients: situation.recipients.map(({ record }) => record.data),
+    and: formats.and,
+    formats,
+    frames: [],
+    answers: withDefaults(template, answers),
+    notes: [],
+    holes: [],
+    words: page,
+    page,
+  };
+  subject((words) => {
+    run.words = words;
+    template.subject(run);
+  });
+  const headers = {
+    ...(template.replyTo ? { replyTo: template.replyTo(run) } : {}),
+    ...(template.copy ? { copy: template.copy(run) } : {}),
+    ...(template.blindCopy ? { blindCopy: template.blindCopy(run) } : {}),
+  };
+  run.words = page;
+  template.body(run);
+  return {
+    to: situation.recipients.flatMap(({ record }) => addressee(record)),
+    copies: situation.copies.flatMap((data: ContactData) => addressee({ kind: 'contact', data })),
+    ...headers,
+    notes: run.notes,
+    holes: run.holes,
+  };
+}
+
+/** Who a letter comes from: whoever writes, or who is responsible for the job or client where the template says so. */
+export function senderOf({ head }: CompiledTemplate, { sender, book, project, client }: Situation) {
+  if (head.from !== 'responsible') return sender;
+  return book.members.get(project?.record.responsible ?? client?.record.responsible ?? '') ?? sender;
+}
+
+function withDefaults({ blanks }: CompiledTemplate, answers: Answers): Answers {
+  const all = new Map<string, unknown>();
+  for (const { name, preset } of blanks.values()) {
+    const answer = answers.get(name) ?? preset;
+    if (answer !== undefined) all.set(name, answer);
+  }
+  return all;
+}
+
+function addressee({ data }: Recipient): Addressee[] {
+  return data.email ? [{ name: fullName(data) ?? '', email: data.email }] : [];
+}

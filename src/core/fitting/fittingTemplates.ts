@@ -1,0 +1,88 @@
+import { wallClockOf, readMoment } from '../dates/zone';
+import { formatsOf } from '../fill/formats/formatsOf';
+import type { Situation, StartingPoint } from '../records/which/situation';
+import { LEADS_TO } from '../records/which/situation';
+import type { KeptTemplate } from '../writing/writingDesk';
+import { momentOf } from './momentOf';
+import { speaksOf } from './speaksOf';
+
+/** A letter that was written before, as far as choosing the next one needs it. */
+export interface PastLetter {
+  /** the template's key */
+  template: string;
+  /** the record it was written from */
+  about: StartingPoint;
+  /** ISO moment */
+  at: string;
+  /** the key of the member who wrote it */
+  member?: string;
+}
+
+export interface Fit {
+  key: string;
+  /** why it stands where it stands, in words */
+  reason: string;
+}
+
+export interface FittingTemplates {
+  /** those for this record at this moment, likeliest first */
+  fitting: Fit[];
+  /** the others that can be filled from here, by key */
+  others: ReadonlyMap<string, Fit>;
+}
+
+/**
+ * Which templates fit a record, by three plain rules in this order: it starts from the same kind of record; it is for
+ * the state the invoice is in, or the time there is to the visit; the member has used it before. One already sent for
+ * this record comes after those that were not.
+ * @param letters the letters written before: all about this record, and the member's own
+ */
+export function fittingTemplates(
+  templates: readonly KeptTemplate[],
+  situation: Situation,
+  letters: readonly PastLetter[],
+): FittingTemplates {
+  const formats = formatsOf(situation.book);
+  const { start, sender, book } = situation;
+  const scored: { fit: Fit; score: number; fits: boolean }[] = [];
+  for (const template of templates) {
+    const { key, head } = template;
+    if (head.resting || head.kind === 'text' || !canStart(head.startsFrom, situation)) continue;
+    const own = letters.filter((letter) => letter.template === key);
+    const sent = own.findLast(({ about }) => about.kind === start.kind && about.key === start.key);
+    const used = own.filter(({ member }) => member === sender.key).length;
+    const sameStart = head.startsFrom === start.kind;
+    const { apt, reason } = momentOf(speaksOf(template), situation, formats);
+    const words = sent
+      ? `Sent on ${formats.date(dayOf(sent.at, book.zone), 'day and month')}`
+      : (reason ?? (used > 0 ? `You have used it ${times(used)}` : undefined));
+    scored.push({
+      fit: { key, reason: words ?? startsFromInWords(head.startsFrom) },
+      score: (sent ? -8 : 0) + apt * 4 + Math.min(used, 20) / 10,
+      fits: sameStart && apt >= 0,
+    });
+  }
+  scored.sort((a, b) => b.score - a.score);
+  return {
+    fitting: scored.filter(({ fits }) => fits).map(({ fit }) => fit),
+    others: new Map(scored.filter(({ fits }) => !fits).map(({ fit }) => [fit.key, fit])),
+  };
+}
+
+/** Whether the records a template starts from can be reached from here. */
+function canStart(startsFrom: StartingPoint['kind'], situation: Situation): boolean {
+  if (startsFrom === situation.start.kind || startsFrom === 'client') return true;
+  return LEADS_TO[situation.start.kind].includes(startsFrom) && situation[startsFrom] !== undefined;
+}
+
+function times(count: number): string {
+  return count === 1 ? 'once' : count === 2 ? 'twice' : `${count} times`;
+}
+
+export function startsFromInWords(kind: StartingPoint['kind']): string {
+  return `From ${/^[aeiou]/.test(kind) ? 'an' : 'a'} ${kind === 'booking' ? 'visit' : kind}`;
+}
+
+function dayOf(iso: string, zone: string): number {
+  return wallClockOf(readMoment(iso) ?? 0, zone).day;
+}

@@ -1,0 +1,21 @@
+import type { CopyDocument } from '../fairCopy/copyDocument';
+
+/** What its writer decided for a letter; everything left out follows by rule. All of it is data, nothing is a record. */
+export interface Choices {
+  /** the template's key */
+  template: string;
+  /** keys of records taken instead of those the rule takes */
+  project?: string;
+  booking?: string;
+  invoice?: string;
+  /** `contact:hale`, `client:college`, `partner:mover`, `member:teo` */
+  recipients?: string[];
+  /** blanks as they were typed, by name */
+  answers: Record<string, string>;
+}
+
+/** A letter being written: what was decided, and the page with whatever was changed by hand. */
+export interface Letter {
+  choices: Choices;
+  document: CopyDocument;
+}

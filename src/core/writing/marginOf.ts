@@ -1,0 +1,102 @@
+import type { CopyDocument } from '../fairCopy/copyDocument';
+import { eachNode } from '../fairCopy/copyDocument';
+import { valuesOf } from '../fairCopy/values';
+import type { Hole, Note } from '../fill/filled';
+import type { FilledLetter } from './writingDesk';
+
+/** One note of the margin: what a field says, where from and why; or what is missing. */
+export interface MarginNote {
+  id: string;
+  /** the places of a fact that occurs more than once; the first one is `id` */
+  ids: string[];
+  label: string;
+  /** what stands in the letter */
+  words: string;
+  reason: string;
+  record?: string;
+  /** what the records say, where the writer has put other words; empty where they say nothing */
+  was?: string;
+  hole?: Hole;
+  /** a row of a listing: said when it is asked for */
+  inListing: boolean;
+}
+
+/** The notes beside a letter as it stands, in the order of reading; a fact that is said twice has one note. */
+export function marginOf(document: CopyDocument, filled: FilledLetter): MarginNote[] {
+  const notes = new Map(filled.notes.map((note) => [note.id, note]));
+  const holes = new Map(filled.holes.map((hole) => [hole.id, hole]));
+  const margin: MarginNote[] = [];
+  const byFact = new Map<string, MarginNote>();
+  for (const place of placesOf(document)) {
+    const hole = place.hole ? (holes.get(place.id) ?? unknownHole(place)) : undefined;
+    const note = notes.get(place.id);
+    if (!hole && !note) continue;
+    const was = place.hole || place.words === place.said ? undefined : place.said;
+    const fact = hole
+      ? `${hole.kind} ${hole.path} ${note?.record ?? ''}`
+      : `${note!.path} ${note!.record ?? ''} ${place.words} ${was ?? '='}`;
+    const known = byFact.get(fact);
+    if (known) known.ids.push(place.id);
+    else {
+      const one = noteOf(place, note, hole, was);
+      byFact.set(fact, one);
+      margin.push(one);
+    }
+  }
+  return margin;
+}
+
+interface Place {
+  id: string;
+  words: string;
+  said: string;
+  hole?: string;
+}
+
+function placesOf(document: CopyDocument): Place[] {
+  const values = new Map(valuesOf(document).map((value) => [value.id, value]));
+  const places = new Map<string, Place>();
+  for (const node of eachNode(document)) {
+    if (node.type === 'hole') {
+      const { id, label } = node.attrs as { id: string; label: string };
+      places.set(id, { id, words: label, said: '', hole: label });
+    }
+    for (const mark of node.marks ?? []) {
+      if (mark.type === 'value') places.set(mark.attrs.id, values.get(mark.attrs.id)!);
+    }
+  }
+  return [...places.values()];
+}
+
+function noteOf(
+  place: Place,
+  note: Note | undefined,
+  hole: Hole | undefined,
+  was: string | undefined,
+): MarginNote {
+  return {
+    id: place.id,
+    ids: [place.id],
+    label: hole?.label ?? note!.label,
+    words: place.words,
+    reason: hole?.reason ?? note!.reason,
+    ...(note?.record === undefined ? {} : { record: note.record }),
+    ...(was === undefined ? {} : { was }),
+    ...(hole ? { hole } : {}),
+    inListing: place.id.includes('.'),
+  };
+}
+
+/** A hole that was pasted in, or whose template has changed. */
+function unknownHole({ id, hole: label = '' }: Place): Hole {
+  return {
+    id,
+    kind: 'field',
+    path: label,
+    label,
+    file: '',
+    line: 1,
+    column: 1,
+    reason: `“${label}” is still missing.`,
+  };
+}

@@ -1,0 +1,21 @@
+import type { CopyDocument } from '../fairCopy/copyDocument';
+import { openHoles } from '../fairCopy/values';
+import { writeCopy, type WrittenCopy } from '../fairCopy/writeCopy';
+import { proof } from '../proof/proof';
+import type { ProofMark } from '../proof/proofMark';
+import type { FilledLetter } from './writingDesk';
+
+/** A letter as it would go, with what the proof says of it. */
+export interface ProofedLetter extends WrittenCopy {
+  marks: ProofMark[];
+}
+
+/** Writes out the page as it stands and checks it. */
+export function proofLetter(document: CopyDocument, filled: FilledLetter): ProofedLetter {
+  const written = writeCopy(document);
+  const reasons = new Map(filled.holes.map(({ id, reason }) => [id, reason]));
+  const holes = openHoles(document).map(({ id, label }) => ({
+    reason: reasons.get(id) ?? `“${label}” is still missing.`,
+  }));
+  return { ...written, marks: proof({ subject: written.subject, holes }, filled.situation) };
+}

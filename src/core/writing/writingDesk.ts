@@ -1,0 +1,163 @@
+import { fairCopyOf, type FairCopy } from '../fairCopy/fairCopy';
+import { mergeCopies } from '../fairCopy/mergeCopies';
+import { readAnswer } from '../fill/blanks';
+import { compileTemplate, type CompiledTemplate } from '../fill/compileTemplate';
+import { senderOf, type Answers } from '../fill/fillInto';
+import type { ReadPassage } from '../fill/paths/scope';
+import { inWords } from '../problems/problem';
+import { SCHEMA_DEFAULTS } from '../records/defaults';
+import { RecordBook } from '../records/recordBook';
+import type { RecordsFile } from '../records/recordsFile';
+import { schemaOf, type Schema } from '../records/schema';
+import type { Recipient } from '../records/which/chooseRecipient';
+import { situationFrom, type Situation, type StartingPoint } from '../records/which/situation';
+import type { Passage, Template } from '../template/template';
+import type { Choices, Letter } from './letter';
+
+/** A template as it is kept: its key, and which version of it. */
+export interface KeptTemplate extends Template {
+  key: string;
+  version: number;
+}
+
+/** What letters are written from. The records may be those of some clients only. */
+export interface WritingFacts {
+  records: RecordsFile;
+  /** milliseconds: what "today" and "now" are read from */
+  now: number;
+  templates: readonly KeptTemplate[];
+  passages: readonly Passage[];
+  /** the key of the member who writes */
+  member: string;
+}
+
+/** A letter as it is filled by rule and choice, before any word is changed by hand. */
+export interface FilledLetter extends FairCopy {
+  template: CompiledTemplate;
+  situation: Situation;
+}
+
+/**
+ * Fills letters of one business. The same in the browser, where they are written, and on the server, which fills
+ * them again before it takes them. Templates are compiled when they are first needed.
+ */
+export class WritingDesk {
+  readonly book: RecordBook;
+  private readonly schema: Schema;
+  private readonly templates: ReadonlyMap<string, KeptTemplate>;
+  private readonly passages: ReadonlyMap<string, ReadPassage>;
+  private readonly compiled = new Map<string, CompiledTemplate | string[]>();
+
+  constructor(readonly facts: WritingFacts) {
+    this.book = new RecordBook(facts.records, facts.now);
+    this.schema = schemaOf(facts.records);
+    this.templates = new Map(facts.templates.map((template) => [template.key, template]));
+    this.passages = new Map(
+      facts.passages.map((passage) => [passage.name, { passage, places: new WeakMap() }]),
+    );
+  }
+
+  template(key: string): KeptTemplate | undefined {
+    return this.templates.get(key);
+  }
+
+  /** The template made ready; what is wrong with it, in words, when it cannot be filled. */
+  compile(key: string): CompiledTemplate | string[] {
+    let compiled = this.compiled.get(key);
+    if (!compiled) {
+      const template = this.templates.get(key);
+      if (!template) return ['This template is no longer there.'];
+      const { currency = SCHEMA_DEFAULTS.currency } = this.book.business;
+      const judged = compileTemplate(template, {
+        schema: this.schema,
+        passages: this.passages,
+        currency,
+        key,
+      });
+      compiled = judged.compiled ?? judged.problems.map(inWords);
+      this.compiled.set(key, compiled);
+    }
+    return compiled;
+  }
+
+  /** The records a letter is filled from. Undefined: the record it starts from is not there. */
+  situation(start: StartingPoint, choices: Partial<Choices> = {}): Situation | undefined {
+    const sender = this.book.members.get(this.facts.member) ?? { key: this.facts.member };
+    const { project, booking, invoice } = choices;
+    const wishes = {
+      sender,
+      ...(project === undefined ? {} : { project }),
+      ...(booking === undefined ? {} : { booking }),
+      ...(invoice === undefined ? {} : { invoice }),
+    };
+    const byRule = situationFrom(this.book, start, wishes);
+    if (!byRule || !choices.recipients) return byRule;
+    const recipients = choices.recipients.flatMap((reference) => recipientOf(reference, byRule) ?? []);
+    return recipients.length ? situationFrom(this.book, start, { ...wishes, recipients }) : byRule;
+  }
+
+  /** Fills a letter. Undefined where the record or the template is gone, or the template cannot be filled. */
+  fill(start: StartingPoint, choices: Choices): FilledLetter | undefined {
+    const template = this.compile(choices.template);
+    const situation = this.situation(start, choices);
+    if (Array.isArray(template) || !situation) return undefined;
+    const sender = senderOf(template, situation);
+    return {
+      template,
+      situation: { ...situation, sender },
+      ...fairCopyOf(template, situation, this.answers(template, choices)),
+    };
+  }
+
+  /** A letter with other choices: the page follows, and what was written by hand stays. */
+  change(start: StartingPoint, letter: Letter, change: Partial<Choices>): Letter {
+    const choices = { ...letter.choices, ...change };
+    const [base, filled] = [this.fill(start, letter.choices), this.fill(start, choices)];
+    if (!filled) return letter;
+    return {
+      choices,
+      document: base ? mergeCopies(base.document, letter.document, filled.document) : filled.document,
+    };
+  }
+
+  /** The answers that fit their blanks. */
+  private answers({ blanks }: CompiledTemplate, { answers }: Choices): Answers {
+    const { currency = SCHEMA_DEFAULTS.currency } = this.book.business;
+    const read = new Map<string, unknown>();
+    for (const [name, { answer }] of blanks) {
+      const typed = Object.hasOwn(answers, name) ? answers[name] : undefined;
+      if (typed === undefined || !typed.trim()) continue;
+      const value = readAnswer(typed, answer, currency);
+      if ('value' in value) read.set(name, value.value);
+    }
+    return read;
+  }
+}
+
+/** `contact:hale` and so on, as somebody a letter can go to. */
+export function recipientOf(reference: string, { client, book }: Situation): Recipient | undefined {
+  const [kind, key = ''] = reference.split(/:(.*)/s);
+  const from = client?.record;
+  switch (kind) {
+    case 'contact': {
+      const data = from?.contacts?.find((contact) => contact.key === key);
+      return data && { kind, data };
+    }
+    case 'client':
+      return from?.key === key ? { kind, data: from } : undefined;
+    case 'partner': {
+      const data = book.partners.get(key);
+      return data && { kind, data };
+    }
+    case 'member': {
+      const data = book.members.get(key);
+      return data && { kind, data };
+    }
+    default:
+      return undefined;
+  }
+}
+
+export function referenceOf({ kind, data }: Recipient): string {
+  return `${kind}:${data.key}`;
+}

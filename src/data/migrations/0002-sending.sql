@@ -1,0 +1,36 @@
+-- What a letter needs on its way out, and what its writer decided.
+alter table message
+  -- the order in which letters were written, where their moments are the same
+  add column sequence bigint generated always as identity,
+  add column from_name text,
+  add column from_address email_address,
+  add column reply_to text,
+  -- what was chosen while writing: template, records, people, answers
+  add column choices jsonb not null default '{}',
+  -- real time: when the worker may take it, or try again; null once it is gone or taken back
+  add column goes_at timestamptz,
+  add column tries integer not null default 0,
+  -- while a worker speaks to the server about it
+  add column claimed_at timestamptz,
+  -- when the server began to take the letter's content: from here on it may have gone out
+  add column handed_over_at timestamptz,
+  add constraint going_has_its_time check ((status = 'going') = (goes_at is not null)),
+  add constraint going_has_a_sender check (status <> 'going' or from_address is not null);
+
+create index message_going on message (goes_at) where status = 'going';
+create index message_by_member on message (business_id, member_id, at desc) where template_id is not null;
+drop index message_lately;
+create index message_lately on message (business_id, at desc, sequence desc);
+
+-- Sums in lists are the core's (core/money): half to even, once for a line's net and once for its tax.
+create function round_half_even(value numeric) returns bigint language sql immutable parallel safe as $$
+  select case when abs(value - trunc(value)) = 0.5 then 2 * round(value / 2) else round(value) end::bigint
+$$;
+
+create view invoice_sums as
+  select invoice.business_id, invoice.id as invoice_id,
+    coalesce((select sum(net + round_half_even(net * coalesce(tax_rate, 0) / 100))
+      from (select round_half_even(coalesce(quantity, 1) * coalesce(unit_price, 0) * (100 - coalesce(discount, 0)) / 100) as net, tax_rate
+        from invoice_line line where line.business_id = invoice.business_id and line.invoice_id = invoice.id) one), 0)::bigint as total,
+    coalesce((select sum(amount) from payment where payment.business_id = invoice.business_id and payment.invoice_id = invoice.id), 0)::bigint as paid
+  from invoice;

@@ -1,0 +1,94 @@
+import { QueryTypes } from 'sequelize';
+import type { Note } from '../../core/fill/filled';
+import type { Database } from '../database';
+
+/** A letter as it went out or came in, with what became of it. */
+export interface KeptLetter {
+  id: string;
+  direction: 'out' | 'in';
+  kind: 'letter' | 'text';
+  status: string;
+  reason: string | null;
+  subject: string;
+  text: string;
+  html: string | null;
+  at: Date;
+  from_name: string | null;
+  from_address: string | null;
+  /** names of whoever wrote it, and of whom it concerns */
+  member: string | null;
+  client: string | null;
+  client_key: string | null;
+  about: { kind: string; key: string; name: string } | null;
+  template: string | null;
+  /** when the worker may take it; real time */
+  goes_at: Date | null;
+  notes: Note[];
+  recipients: { role: 'to' | 'copy' | 'blind copy'; name: string; address: string }[];
+  events: { kind: string; at: string; detail: string | null }[];
+}
+
+const LETTERS = `select message.id, message.direction, message.kind, message.status, message.reason, message.subject,
+    message.text, message.html, message.at, message.from_name, message.from_address, message.goes_at, message.notes,
+    member.full_name as member, client.name as client, client.key as client_key, template.name as template,
+    case
+      when invoice.id is not null then jsonb_build_object('kind', 'invoice', 'key', invoice.key, 'name', invoice.number)
+      when booking.id is not null then jsonb_build_object('kind', 'booking', 'key', booking.key, 'name', booking.service)
+      when enquiry.id is not null then
+        jsonb_build_object('kind', 'enquiry', 'key', enquiry.key, 'name', coalesce(enquiry.name, enquiry.email))
+      when project.id is not null then jsonb_build_object('kind', 'project', 'key', project.key, 'name', project.title)
+    end as about,
+    coalesce((select jsonb_agg(jsonb_build_object('role', role, 'name', name, 'address', address) order by position)
+      from message_recipient one where one.business_id = message.business_id and one.message_id = message.id), '[]') as recipients,
+    coalesce((select jsonb_agg(jsonb_build_object('kind', kind, 'at', at, 'detail', detail) order by position)
+      from delivery_event one where one.business_id = message.business_id and one.message_id = message.id), '[]') as events
+  from message
+  left join member on member.business_id = message.business_id and member.id = message.member_id
+  left join client on client.business_id = message.business_id and client.id = message.client_id
+  left join template on template.business_id = message.business_id and template.id = message.template_id
+  left join enquiry on enquiry.business_id = message.business_id and enquiry.id = message.enquiry_id
+  left join project on project.business_id = message.business_id and project.id = message.project_id
+  left join booking on booking.business_id = message.business_id and booking.id = message.booking_id
+  left join invoice on invoice.business_id = message.business_id and invoice.id = message.invoice_id
+  where message.business_id = $business_id and message.status <> 'draft'`;
+
+const NEWEST_FIRST = 'order by message.at desc, message.sequence desc';
+
+/** Which letters: of a client, about a record of a kind, or one state. All: everything lately. */
+export interface LetterFilter {
+  client_id?: string;
+  about?: { kind: 'enquiry' | 'project' | 'booking' | 'invoice'; id: string };
+}
+
+/** Letters, newest first. */
+export async function lettersOf(
+  { sequelize }: Database,
+  business_id: string,
+  { client_id, about }: LetterFilter,
+  most: number,
+): Promise<KeptLetter[]> {
+  const conditions = [
+    client_id === undefined ? '' : 'and message.client_id = $client_id',
+    about === undefined ? '' : `and message.${about.kind}_id = $about_id`,
+  ].join(' ');
+  return sequelize.query<KeptLetter>(`${LETTERS} ${conditions} ${NEWEST_FIRST} limit ${Math.floor(most)}`, {
+    bind: {
+      business_id,
+      ...(client_id === undefined ? {} : { client_id }),
+      ...(about === undefined ? {} : { about_id: about.id }),
+    },
+    type: QueryTypes.SELECT,
+  });
+}
+
+export async function letterById(
+  { sequelize }: Database,
+  business_id: string,
+  id: string,
+): Promise<KeptLetter | undefined> {
+  const [found] = await sequelize.query<KeptLetter>(`${LETTERS} and message.id = $id`, {
+    bind: { business_id, id },
+    type: QueryTypes.SELECT,
+  });
+  return found;
+}

@@ -1,0 +1,56 @@
+import { QueryTypes } from 'sequelize';
+import type { PastLetter } from '../../core/fitting/fittingTemplates';
+import type { Database } from '../database';
+import type { RecordScope } from './recordsOfBusiness';
+
+/** How far back a member's own letters say which templates are used. */
+const LATELY = 500;
+
+/**
+ * The letters that were written before from templates, oldest first: all to the clients and enquiries of a scope, and
+ * the member's own lately.
+ */
+export async function pastLetters(
+  { sequelize }: Database,
+  business_id: string,
+  member_id: string,
+  { clients, enquiries = [] }: RecordScope,
+): Promise<PastLetter[]> {
+  const rows = await sequelize.query<{
+    template: string;
+    kind: string;
+    key: string;
+    at: Date;
+    member: string | null;
+  }>(
+    `with mine as (
+       select id from message
+       where business_id = $business_id and member_id = $member_id and template_id is not null
+       order by at desc limit ${LATELY}
+     )
+     select template.key as template, message.at, member.key as member,
+       case when invoice.key is not null then 'invoice' when booking.key is not null then 'booking'
+         when enquiry.key is not null then 'enquiry' when project.key is not null then 'project' else 'client' end as kind,
+       coalesce(invoice.key, booking.key, enquiry.key, project.key, client.key, '') as key
+     from message
+     join template on template.business_id = message.business_id and template.id = message.template_id
+     left join member on member.business_id = message.business_id and member.id = message.member_id
+     left join client on client.business_id = message.business_id and client.id = message.client_id
+     left join enquiry on enquiry.business_id = message.business_id and enquiry.id = message.enquiry_id
+     left join project on project.business_id = message.business_id and project.id = message.project_id
+     left join booking on booking.business_id = message.business_id and booking.id = message.booking_id
+     left join invoice on invoice.business_id = message.business_id and invoice.id = message.invoice_id
+     where message.business_id = $business_id and message.direction = 'out'
+       and message.status not in ('draft', 'held', 'taken back', 'failed')
+       and (message.client_id = any($clients::uuid[]) or message.enquiry_id = any($enquiries::uuid[])
+         or message.id in (select id from mine))
+     order by message.at, message.sequence`,
+    { bind: { business_id, member_id, clients, enquiries }, type: QueryTypes.SELECT },
+  );
+  return rows.map(({ template, kind, key, at, member }) => ({
+    template,
+    about: { kind: kind as 'client', key },
+    at: at.toISOString(),
+    ...(member ? { member } : {}),
+  }));
+}

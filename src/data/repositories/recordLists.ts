@@ -1,0 +1,112 @@
+import { QueryTypes } from 'sequelize';
+import type { AddressData } from '../../core/records/recordsFile';
+import type { Database } from '../database';
+
+/** What lists show of the records: compact, as there may be thousands. One query each. */
+export interface ClientEntry {
+  key: string;
+  name: string;
+  kind: string;
+  address: AddressData | null;
+  email: string | null;
+  /** names of its people, to be found by */
+  people: string | null;
+  unpaid: number;
+}
+
+export function clientList({ sequelize }: Database, business_id: string): Promise<ClientEntry[]> {
+  return sequelize.query<ClientEntry>(
+    `select client.key, client.name, client.kind, client.address, client.email,
+       (select string_agg(concat_ws(' ', coalesce(preferred_name, given_name), family_name), ', ' order by position)
+        from contact where contact.business_id = client.business_id and contact.client_id = client.id) as people,
+       (select coalesce(sum(total - paid), 0)::bigint from invoice join invoice_sums sums
+          on sums.business_id = invoice.business_id and sums.invoice_id = invoice.id
+        where invoice.business_id = client.business_id and invoice.client_id = client.id
+          and invoice.status = 'sent' and total > paid) as unpaid
+     from client where client.business_id = $business_id order by lower(client.name), client.key`,
+    { bind: { business_id }, type: QueryTypes.SELECT },
+  );
+}
+
+export interface EnquiryEntry {
+  key: string;
+  name: string;
+  service: string | null;
+  status: string;
+  received_at: Date;
+}
+
+export function enquiryList({ sequelize }: Database, business_id: string): Promise<EnquiryEntry[]> {
+  return sequelize.query<EnquiryEntry>(
+    `select enquiry.key, coalesce(client.name, enquiry.name, enquiry.email, '') as name, service, status, received_at
+     from enquiry left join client on client.business_id = enquiry.business_id and client.id = enquiry.client_id
+     where enquiry.business_id = $business_id order by status = 'waiting' desc, received_at desc`,
+    { bind: { business_id }, type: QueryTypes.SELECT },
+  );
+}
+
+export interface ProjectEntry {
+  key: string;
+  title: string;
+  client: string;
+  status: string;
+  starts_on: string | null;
+}
+
+export function projectList({ sequelize }: Database, business_id: string): Promise<ProjectEntry[]> {
+  return sequelize.query<ProjectEntry>(
+    `select project.key, project.title, client.name as client, project.status, project.starts_on::text
+     from project join client on client.business_id = project.business_id and client.id = project.client_id
+     where project.business_id = $business_id
+     order by project.status in ('active', 'planned', 'enquiry') desc, project.starts_on desc nulls first, project.key`,
+    { bind: { business_id }, type: QueryTypes.SELECT },
+  );
+}
+
+export interface BookingEntry {
+  key: string;
+  service: string;
+  client: string;
+  status: string;
+  starts_at: Date;
+}
+
+/** Coming ones first, the next one at the top; then the past, the latest first. */
+export function bookingList(
+  { sequelize }: Database,
+  business_id: string,
+  now: Date,
+): Promise<BookingEntry[]> {
+  return sequelize.query<BookingEntry>(
+    `select booking.key, booking.service, client.name as client, booking.status, booking.starts_at
+     from booking join client on client.business_id = booking.business_id and client.id = booking.client_id
+     where booking.business_id = $business_id
+     order by booking.starts_at < $now, case when booking.starts_at >= $now then booking.starts_at end,
+       booking.starts_at desc, booking.key`,
+    { bind: { business_id, now }, type: QueryTypes.SELECT },
+  );
+}
+
+export interface InvoiceEntry {
+  key: string;
+  number: string;
+  client: string;
+  status: string;
+  issued_on: string | null;
+  due_on: string | null;
+  total: number;
+  paid: number;
+}
+
+export function invoiceList({ sequelize }: Database, business_id: string): Promise<InvoiceEntry[]> {
+  return sequelize.query<InvoiceEntry>(
+    `select invoice.key, invoice.number, client.name as client, invoice.status, invoice.issued_on::text,
+       invoice.due_on::text, sums.total, sums.paid
+     from invoice
+     join client on client.business_id = invoice.business_id and client.id = invoice.client_id
+     join invoice_sums sums on sums.business_id = invoice.business_id and sums.invoice_id = invoice.id
+     where invoice.business_id = $business_id
+     order by invoice.status = 'sent' and sums.total > sums.paid desc, invoice.due_on, invoice.number desc`,
+    { bind: { business_id }, type: QueryTypes.SELECT },
+  );
+}

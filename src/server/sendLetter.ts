@@ -1,0 +1,164 @@
+import { randomUUID } from 'node:crypto';
+import { UniqueConstraintError } from 'sequelize';
+import type { CopyDocument } from '../core/fairCopy/copyDocument';
+import type { Addressee } from '../core/fill/filled';
+import { fullName } from '../core/people/names';
+import type { StartingPoint } from '../core/records/which/situation';
+import { changedFacts, type ChangedFact, type LetterFacts } from '../core/writing/factsOf';
+import type { Choices } from '../core/writing/letter';
+import { proofLetter } from '../core/writing/proofLetter';
+import { WritingDesk, type FilledLetter } from '../core/writing/writingDesk';
+import { letterById } from '../data/repositories/letters';
+import { recordsOfBusiness } from '../data/repositories/recordsOfBusiness';
+import { scopeFrom, startingRecord, type StartingRecord } from '../data/repositories/startingRecords';
+import { passagesOfBusiness, templateAtVersion } from '../data/repositories/templatesOfBusiness';
+import { readAddresses } from '../post/readAddresses';
+import { now } from './clock';
+import { connection } from './connection';
+import type { CurrentMember } from './currentMember';
+import { enqueueLetter } from './queue';
+
+/** How long a letter can be taken back, in milliseconds. */
+export const TAKE_BACK = 10_000;
+
+/** A letter as it comes from its writer. */
+export interface LetterToSend {
+  /** made when writing began: the same letter sent again is none */
+  id: string;
+  start: StartingPoint;
+  choices: Choices;
+  templateVersion: number;
+  document: CopyDocument;
+  /** what its writer saw */
+  facts: LetterFacts;
+}
+
+export type Sending =
+  | { result: 'going'; goesAt: Date }
+  /** it had been sent before, from here or another tab; nothing new was done */
+  | { result: 'already'; status: string; goesAt: Date | null }
+  | { result: 'changed'; changed: ChangedFact[] }
+  | { result: 'stopped'; stops: string[] }
+  | { result: 'gone'; what: 'record' | 'template' };
+
+/**
+ * Takes a letter to be sent. It is filled again from the records as they are, and refused when a fact in it is no
+ * longer so. The exact text, HTML, recipients and values are written in one transaction with the job that sends it.
+ */
+export async function sendLetter(member: CurrentMember, letter: LetterToSend): Promise<Sending> {
+  const database = connection();
+  const { business_id } = member;
+  const before = await letterById(database, business_id, letter.id);
+  if (before) return { result: 'already', status: before.status, goesAt: before.goes_at };
+  const [record, template, passages] = await Promise.all([
+    startingRecord(database, business_id, letter.start),
+    templateAtVersion(database, business_id, letter.choices.template, letter.templateVersion),
+    passagesOfBusiness(database, business_id),
+  ]);
+  if (!record) return { result: 'gone', what: 'record' };
+  if (!template) return { result: 'gone', what: 'template' };
+  const records = (await recordsOfBusiness(database, business_id, scopeFrom(letter.start, record)))!;
+  const desk = new WritingDesk({ records, now: now(), templates: [template], passages, member: member.key });
+  const filled = desk.fill(letter.start, letter.choices);
+  if (!filled) return { result: 'gone', what: 'template' };
+  const changed = changedFacts(letter.facts, filled, letter.document);
+  if (changed.length) return { result: 'changed', changed };
+  const { marks, ...written } = proofLetter(letter.document, filled);
+  const stops = marks.filter(({ kind }) => kind === 'stop').map(({ message }) => message);
+  if (stops.length) return { result: 'stopped', stops };
+  const goesAt = new Date(Date.now() + TAKE_BACK);
+  try {
+    await keep(member, letter, { record, templateId: template.id, filled, written, goesAt });
+  } catch (error) {
+    // The same letter came twice at once; the other one was first.
+    if (!(error instanceof UniqueConstraintError)) throw error;
+    const first = await letterById(database, business_id, letter.id);
+    if (!first) throw error;
+    return { result: 'already', status: first.status, goesAt: first.goes_at };
+  }
+  return { result: 'going', goesAt };
+}
+
+interface Kept {
+  record: StartingRecord;
+  templateId: string;
+  filled: FilledLetter;
+  written: { subject: string; text: string; html: string };
+  goesAt: Date;
+}
+
+async function keep(
+  { business_id, id: member_id }: CurrentMember,
+  { id, start, choices, templateVersion }: LetterToSend,
+  { record, templateId, filled, written, goesAt }: Kept,
+): Promise<void> {
+  const { models, inTransaction } = connection();
+  const { sender, book } = filled.situation;
+  const from = sender.email || book.business.email || '';
+  const at = new Date(now());
+  await inTransaction(async (transaction) => {
+    await models.message.create(
+      {
+        business_id,
+        id,
+        message_id: `${id}@${from.split('@')[1] ?? 'localhost'}`,
+        direction: 'out',
+        status: 'going',
+        thread_id: randomUUID(),
+        ...written,
+        client_id: record.client_id,
+        project_id: record.project_id,
+        enquiry_id: start.kind === 'enquiry' ? record.id : null,
+        ...(await recordsWrittenAbout(business_id, filled, start)),
+        member_id,
+        template_id: templateId,
+        template_version: templateVersion,
+        notes: filled.notes,
+        choices,
+        from_name: fullName(sender) ?? book.business.name ?? '',
+        from_address: from,
+        reply_to: filled.replyTo || null,
+        at,
+        goes_at: goesAt,
+      },
+      { transaction },
+    );
+    await models.message_recipient.bulkCreate(
+      recipientsOf(filled).map((one, position) => ({ ...one, business_id, message_id: id, position })),
+      { transaction },
+    );
+    await models.delivery_event.create(
+      { business_id, message_id: id, position: 0, kind: 'going', at },
+      { transaction },
+    );
+    await enqueueLetter({ business_id, id }, goesAt, transaction);
+  });
+}
+
+/** The invoice or visit that a letter is about: the one it was written from, or the one taken instead. */
+async function recordsWrittenAbout(
+  business_id: string,
+  { situation }: FilledLetter,
+  { kind }: StartingPoint,
+) {
+  if (kind !== 'invoice' && kind !== 'booking') return {};
+  const key = situation[kind]!.record.key;
+  const found = await startingRecord(connection(), business_id, { kind, key });
+  return { [`${kind}_id`]: found?.id ?? null, project_id: found?.project_id ?? null };
+}
+
+function recipientsOf(filled: FilledLetter) {
+  const seen = new Set<string>();
+  const as = (role: 'to' | 'copy' | 'blind copy', people: readonly Addressee[]) =>
+    people.flatMap(({ name, email }) => {
+      const key = email.toLowerCase();
+      if (!email.includes('@') || seen.has(key)) return [];
+      seen.add(key);
+      return [{ role, name, address: email }];
+    });
+  return [
+    ...as('to', filled.to),
+    ...as('copy', [...filled.copies, ...readAddresses(filled.copy ?? '')]),
+    ...as('blind copy', readAddresses(filled.blindCopy ?? '')),
+  ];
+}
