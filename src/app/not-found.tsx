@@ -7,7 +7,7 @@ export default function NotFound() {
     <main className="notice">
       <h1>There is nothing here</h1>
       <p>It may have been moved or removed.</p>
-      <Link href="/templates">Go to the templates</Link>
+      <Link href="/today">Go to Today</Link>
     </main>
   );
 }

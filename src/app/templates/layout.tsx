@@ -1,19 +1,16 @@
 import type { ReactNode } from 'react';
 import { templatesByGroup } from '../../server/templatesByGroup';
+import { PageArea } from '../../ui/shell/PageArea';
 import { Shell } from '../../ui/shell/Shell';
 import { TemplateIndex } from '../../ui/templates/TemplateIndex';
 import { requireMember } from '../session';
 
 export default async function TemplatesLayout({ children }: { children: ReactNode }) {
   const member = await requireMember();
-  const groups = await templatesByGroup(member);
   return (
-    <Shell
-      member={member.full_name}
-      business={member.business_name}
-      index={<TemplateIndex groups={groups} />}
-    >
-      {children}
+    <Shell member={member}>
+      <TemplateIndex groups={await templatesByGroup(member)} />
+      <PageArea>{children}</PageArea>
     </Shell>
   );
 }

@@ -54,7 +54,7 @@ export function nameEnquiry(book: RecordBook, enquiry: EnquiryData): RecordName 
 }
 
 export function nameRecipient({ kind, data }: Recipient): RecordName {
-  const role = (data as { role?: string }).role ?? (kind === 'contact' ? '' : `the ${kind}`);
+  const role = (data as { role?: string }).role ?? (kind === 'partner' || kind === 'member' ? kind : '');
   return {
     name: fullName(data) ?? data.email ?? kind,
     note: [role, data.email ?? 'no email address'].filter(Boolean).join(', '),

@@ -34,7 +34,7 @@ export type CopyType =
   | 'table'
   | 'tableRow'
   | 'tableCell'
-  | 'code'
+  | 'codeBlock'
   | 'styled'
   | 'text'
   | 'break'
@@ -76,7 +76,7 @@ export type CopyMark =
   | { type: 'value'; attrs: { id: string; said: string } };
 
 /** What stands in a line: the content of these is words, of the others blocks. */
-const WORD_HOLDERS = new Set<CopyType>(['subject', 'paragraph', 'heading', 'code', 'tableCell']);
+const WORD_HOLDERS = new Set<CopyType>(['subject', 'paragraph', 'heading', 'codeBlock', 'tableCell']);
 
 export function holdsWords({ type }: CopyNode): boolean {
   return WORD_HOLDERS.has(type);

@@ -128,7 +128,7 @@ export class CopyWriter implements PageWriter {
 
   code(id: string, inner: () => void): void {
     this.inCode = true;
-    this.words('code', { origin: id }, inner);
+    this.words('codeBlock', { origin: id }, inner);
     this.inCode = false;
   }
 

@@ -124,7 +124,6 @@ describe('a fair copy', () => {
       '1 October 2026',
       'Part 1',
       '£642.00',
-      'Imke Sandoval\nLarkfield Piano Care\n01632 960144',
     ]);
     expect(openHoles(document)).toEqual([{ id: expect.any(String), label: 'invoice notes' }]);
   });

@@ -26,7 +26,7 @@ const BLOCKS: readonly CopyType[] = [
   'bulletList',
   'orderedList',
   'table',
-  'code',
+  'codeBlock',
   'styled',
 ];
 const WORDS: readonly CopyType[] = ['text', 'break', 'image', 'hole'];
@@ -37,7 +37,7 @@ const INSIDE: Readonly<Record<CopyType, readonly CopyType[]>> = {
   subject: ['text', 'hole'],
   paragraph: WORDS,
   heading: WORDS,
-  code: WORDS,
+  codeBlock: WORDS,
   tableCell: WORDS,
   quote: BLOCKS,
   styled: BLOCKS,

@@ -58,7 +58,7 @@ function writeBlock({ type, attrs = {}, content = [] }: CopyNode, page: PageWrit
       return page.row(id, attrs.header ?? false, blocks);
     case 'tableCell':
       return page.cell(words);
-    case 'code':
+    case 'codeBlock':
       return page.code(id, words);
     case 'styled':
       return page.styled(id, attrs.styles ?? [], blocks);

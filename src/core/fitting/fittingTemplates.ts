@@ -44,12 +44,14 @@ export function fittingTemplates(
 ): FittingTemplates {
   const formats = formatsOf(situation.book);
   const { start, sender, book } = situation;
+  // Another record of the kind may have been taken instead.
+  const record = situation[start.kind]?.record.key ?? start.key;
   const scored: { fit: Fit; score: number; fits: boolean }[] = [];
   for (const template of templates) {
     const { key, head } = template;
     if (head.resting || head.kind === 'text' || !canStart(head.startsFrom, situation)) continue;
     const own = letters.filter((letter) => letter.template === key);
-    const sent = own.findLast(({ about }) => about.kind === start.kind && about.key === start.key);
+    const sent = own.findLast(({ about }) => about.kind === start.kind && about.key === record);
     const used = own.filter(({ member }) => member === sender.key).length;
     const sameStart = head.startsFrom === start.kind;
     const { apt, reason } = momentOf(speaksOf(template), situation, formats);

@@ -21,7 +21,7 @@ export interface Occasion {
 export const DAYS_AHEAD = 3;
 
 /**
- * What is worth writing today: the visits of the next days, enquiries nobody answered, invoices overdue and open;
+ * What is worth writing today: the visits of the next days (today's are seen, not written about), enquiries nobody answered, invoices overdue and open;
  * the most pressing first. What was written about lately comes after the rest of its kind.
  */
 export function occasionsOf(book: RecordBook, letters: readonly PastLetter[]): Occasion[] {
@@ -48,7 +48,7 @@ function ofVisit(book: RecordBook, booking: BookingData, letters: LastLetters): 
   if (booking.status !== 'confirmed' && booking.status !== 'tentative') return [];
   const start = startOf(booking);
   const day = wallClockOf(start, book.zone).day;
-  if (start < book.now || day - book.today > DAYS_AHEAD) return [];
+  if (day <= book.today || day - book.today > DAYS_AHEAD) return [];
   const formats = formatsOf(book);
   const when = `${formats.fromNow(day, book.today)} at ${formats.time(start)}`;
   const written = letters.get(`booking:${booking.key}`);

@@ -4,7 +4,13 @@ import Link from 'next/link';
 import { usePathname } from 'next/navigation';
 
 /** The places that are there so far. */
-const PLACES = [{ path: '/templates', name: 'Templates', icon: 'bi-file-earmark-text' }];
+const PLACES = [
+  { path: '/today', name: 'Today', icon: 'bi-sun' },
+  { path: '/clients', name: 'Clients', icon: 'bi-person' },
+  { path: '/work', name: 'Work', icon: 'bi-briefcase' },
+  { path: '/templates', name: 'Templates', icon: 'bi-file-earmark-text' },
+  { path: '/post', name: 'Post', icon: 'bi-envelope' },
+];
 
 export function Places() {
   const here = usePathname();

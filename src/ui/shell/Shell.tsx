@@ -4,38 +4,31 @@ import { Places } from './Places';
 import { SignOutButton } from './SignOutButton';
 
 interface Props {
-  member: string;
-  business: string;
-  /** the list of the place */
-  index: ReactNode;
+  member: { full_name: string; business_name: string };
+  /** the index of the place, and the page */
   children: ReactNode;
 }
 
-/** The frame of every place: the places, the index of this one, and the page. */
-export function Shell({ member, business, index, children }: Props) {
+/** The frame of every place: the places, and what stands there. */
+export function Shell({ member, children }: Props) {
   return (
     <div className="shell">
       <a className="visually-hidden-focusable skip" href="#page">
         Skip to the page
       </a>
       <header className="places">
-        <Link href="/" className="wordmark">
+        <Link href="/today" className="wordmark">
           Fair
           <br className="wide-only" /> Quill<span aria-hidden="true">.</span>
         </Link>
         <Places />
         <div className="who">
-          <span>{member}</span>
-          <span>{business}</span>
+          <span>{member.full_name}</span>
+          <span>{member.business_name}</span>
           <SignOutButton />
         </div>
       </header>
-      <main className="place-area">
-        {index}
-        <div id="page" className="page-area" tabIndex={-1}>
-          {children}
-        </div>
-      </main>
+      <main className="place-area">{children}</main>
     </div>
   );
 }

@@ -126,7 +126,8 @@ function compileNode(node: Inline, scope: Scope): Piece {
           record: `member:${run.situation.sender.key}`,
           reason: 'whoever the letter comes from',
         });
-        run.words.filled(id, () => run.words.value(value));
+        // Whoever signs is seen by the signature itself: it is no field to be looked up.
+        run.words.value(value);
       };
     }
     case 'image':

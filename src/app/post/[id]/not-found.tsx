@@ -1,0 +1,7 @@
+export default function NoSuchLetter() {
+  return (
+    <p className="hint" role="alert">
+      There is no such letter.
+    </p>
+  );
+}

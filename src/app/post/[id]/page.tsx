@@ -1,0 +1,24 @@
+import type { Metadata } from 'next';
+import { notFound } from 'next/navigation';
+import { cache } from 'react';
+import { oneLetter } from '../../../server/oneLetter';
+import { showLetters } from '../../../server/showLetters';
+import { LetterPaper } from '../../../ui/letters/LetterPaper';
+import { requireMember } from '../../session';
+
+type Props = { params: Promise<{ id: string }> };
+
+const load = cache(async (id: string) => oneLetter(await requireMember(), id));
+
+export async function generateMetadata({ params }: Props): Promise<Metadata> {
+  const letter = await load((await params).id);
+  return { title: letter ? letter.subject || 'Text message' : 'Nothing found' };
+}
+
+export default async function LetterRoute({ params }: Props) {
+  const letter = await load((await params).id);
+  if (!letter) notFound();
+  const [shown] = await showLetters(await requireMember(), [letter]);
+  const from = letter.from_address && `${letter.from_name ?? ''} (${letter.from_address})`.trim();
+  return <LetterPaper letter={{ ...shown!, from, goesAt: letter.goes_at?.toISOString() ?? null }} />;
+}

@@ -1,0 +1,41 @@
+import type { Metadata } from 'next';
+import { notFound } from 'next/navigation';
+import { cache } from 'react';
+import type { StartingPoint } from '../core/records/which/situation';
+import { recordPage } from '../server/recordPage';
+import { showLetters } from '../server/showLetters';
+import { RecordPaper } from '../ui/records/RecordPaper';
+import { requireMember } from './session';
+
+const load = cache(async (kind: StartingPoint['kind'], key: string) =>
+  recordPage(await requireMember(), { kind, key }),
+);
+
+/** A key as it stands in the address of a page. */
+export function keyFrom(segment: string): string {
+  try {
+    return decodeURIComponent(segment);
+  } catch {
+    return segment;
+  }
+}
+
+export async function recordTitle(kind: StartingPoint['kind'], segment: string): Promise<Metadata> {
+  return { title: (await load(kind, keyFrom(segment)))?.view.title ?? 'Nothing found' };
+}
+
+/** The page of a record of any kind. */
+export async function RecordRoute({
+  kind,
+  segment,
+  back,
+}: {
+  kind: StartingPoint['kind'];
+  segment: string;
+  back: { href: string; words: string };
+}) {
+  const found = await load(kind, keyFrom(segment));
+  if (!found) notFound();
+  const letters = await showLetters(await requireMember(), found.letters);
+  return <RecordPaper from={`${kind}:${keyFrom(segment)}`} back={back} view={found.view} letters={letters} />;
+}

@@ -1,0 +1,32 @@
+import { notFound } from 'next/navigation';
+import type { ReactNode } from 'react';
+import { RecordIndex } from '../../../ui/records/RecordIndex';
+import { WorkKinds } from '../../../ui/records/WorkKinds';
+import { PageArea } from '../../../ui/shell/PageArea';
+import { Shell } from '../../../ui/shell/Shell';
+import { requireMember } from '../../session';
+import { WORK_KINDS } from '../kinds';
+
+type Props = { params: Promise<{ kind: string }>; children: ReactNode };
+
+export default async function WorkLayout({ params, children }: Props) {
+  const member = await requireMember();
+  const { kind } = await params;
+  const work = WORK_KINDS.get(kind);
+  if (!work) notFound();
+  const { list, find, empty } = work;
+  return (
+    <Shell member={member}>
+      <RecordIndex
+        key={kind}
+        title="Work"
+        kinds={<WorkKinds kind={kind} />}
+        entries={await list(member)}
+        path={`/work/${kind}`}
+        find={find}
+        empty={empty}
+      />
+      <PageArea>{children}</PageArea>
+    </Shell>
+  );
+}

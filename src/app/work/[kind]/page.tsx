@@ -1,0 +1,12 @@
+import type { Metadata } from 'next';
+import { WORK_KINDS } from '../kinds';
+
+type Props = { params: Promise<{ kind: string }> };
+
+export async function generateMetadata({ params }: Props): Promise<Metadata> {
+  return { title: WORK_KINDS.get((await params).kind)?.title ?? 'Work' };
+}
+
+export default function WorkKindPage() {
+  return <p className="hint">Choose one to see its facts and its letters, and to write.</p>;
+}

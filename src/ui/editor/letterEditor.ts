@@ -1,0 +1,131 @@
+import { Editor, Extension } from '@tiptap/core';
+import { history, redo, undo } from '@tiptap/pm/history';
+import { Fragment, type Node as PageNode } from '@tiptap/pm/model';
+import { readCopy } from '../../core/fairCopy/readCopy';
+import type { Letter } from '../../core/writing/letter';
+import { Hole, type HoleOptions } from './hole';
+import { LETTER_MARKS } from './letterMarks';
+import { LETTER_NODES } from './letterNodes';
+import { chosenValues, ValueLooks } from './valueLooks';
+
+export interface EditorEvents extends HoleOptions {
+  /** after a change, by hand or by undoing; the document is read from the page when it is asked for */
+  changed: () => void;
+  send: () => void;
+}
+
+const History = Extension.create({
+  name: 'history',
+  addProseMirrorPlugins: () => [history()],
+  addKeyboardShortcuts() {
+    const run = (command: typeof undo) => () => command(this.editor.state, this.editor.view.dispatch);
+    return { 'Mod-z': run(undo), 'Mod-y': run(redo), 'Shift-Mod-z': run(redo) };
+  },
+});
+
+/** The page as an editor. The letter it shows is a fair copy; it knows nothing of records and templates. */
+export class LetterEditor {
+  private readonly editor: Editor;
+
+  constructor(letter: Letter, { changed, send, ...holes }: EditorEvents) {
+    this.editor = new Editor({
+      element: document.createElement('div'),
+      injectCSS: false,
+      extensions: [
+        ...LETTER_NODES,
+        ...LETTER_MARKS,
+        Hole.configure(holes),
+        History,
+        ValueLooks,
+        Extension.create({
+          name: 'sending',
+          addKeyboardShortcuts: () => ({ 'Mod-Enter': () => (send(), true) }),
+        }),
+      ],
+      content: contentOf(letter),
+      editorProps: {
+        attributes: {
+          role: 'textbox',
+          'aria-multiline': 'true',
+          'aria-label': 'Letter',
+          class: 'letter-body copy',
+          spellcheck: 'true',
+        },
+        handleClick: (_view, _position, event) => {
+          const id = (event.target as Element).closest<HTMLElement>('[data-id]')?.dataset.id;
+          if (id !== undefined) holes.choose(id);
+          return false;
+        },
+      },
+      onUpdate: changed,
+    });
+  }
+
+  /** The page itself, to be put where it belongs. */
+  get element(): HTMLElement {
+    return this.editor.view.dom;
+  }
+
+  /** The letter as it stands. */
+  read(): Letter {
+    const { doc } = this.editor.state;
+    return {
+      document: readCopy(doc.toJSON()),
+      choices: JSON.parse(doc.attrs.choices as string) as Letter['choices'],
+    };
+  }
+
+  /** Shows the letter otherwise: only the part that differs is replaced, in one step that can be undone. */
+  show(letter: Letter): void {
+    const { state, schema, view } = this.editor;
+    const next = schema.nodeFromJSON(contentOf(letter));
+    const transaction = state.tr;
+    const change = difference(state.doc, next);
+    if (change) transaction.replaceWith(change.from, change.to, change.content);
+    const choices = JSON.stringify(letter.choices);
+    if (state.doc.attrs.choices !== choices) transaction.setDocAttribute('choices', choices);
+    if (transaction.docChanged) view.dispatch(transaction);
+  }
+
+  /** Opens the notes of places. */
+  choose(ids: ReadonlySet<string>): void {
+    const { state, view } = this.editor;
+    view.dispatch(state.tr.setMeta(chosenValues, ids).setMeta('addToHistory', false));
+  }
+
+  focus(): void {
+    this.editor.view.focus();
+  }
+
+  destroy(): void {
+    this.editor.destroy();
+  }
+}
+
+function contentOf({ document, choices }: Letter) {
+  const [subject, ...body] = document.content;
+  // A page always has a line to write on.
+  const blocks = body.length ? body : [{ type: 'paragraph' as const, content: [] }];
+  return { type: 'doc', attrs: { choices: JSON.stringify(choices) }, content: [subject!, ...blocks] };
+}
+
+/** The blocks from the first to the last that differ. */
+function difference(before: PageNode, after: PageNode) {
+  const [a, b] = [before.children, after.children];
+  let start = 0;
+  while (start < a.length && start < b.length && a[start]!.eq(b[start]!)) start++;
+  if (start === a.length && start === b.length) return undefined;
+  let end = 0;
+  while (
+    end < a.length - start &&
+    end < b.length - start &&
+    a[a.length - 1 - end]!.eq(b[b.length - 1 - end]!)
+  )
+    end++;
+  const size = (nodes: readonly PageNode[]) => nodes.reduce((sum, node) => sum + node.nodeSize, 0);
+  return {
+    from: size(a.slice(0, start)),
+    to: size(a.slice(0, a.length - end)),
+    content: Fragment.from(b.slice(start, b.length - end)),
+  };
+}

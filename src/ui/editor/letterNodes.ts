@@ -1,0 +1,168 @@
+import { Node, type Attributes } from '@tiptap/core';
+import { alignments } from '../letter/alignments';
+
+/**
+ * The nodes of a fair copy on the page: those of core/fairCopy/copyDocument, by the same names. Where a node came
+ * from is kept in the document, but never in the page's HTML: what is copied and put in elsewhere is the writer's own.
+ */
+const hidden = (fallback: unknown = null): Attributes[string] => ({ default: fallback, rendered: false });
+const ORIGIN = { origin: hidden() };
+
+const TEXT_BLOCK = { content: 'inline*', group: 'block', defining: true };
+
+export const LETTER_NODES = [
+  Node.create({
+    name: 'doc',
+    topNode: true,
+    content: 'subject block+',
+    // What was chosen is part of the document, so that undoing goes back to it, too.
+    addAttributes: () => ({ choices: hidden() }),
+  }),
+  Node.create({ name: 'text', group: 'inline' }),
+  Node.create({
+    name: 'subject',
+    content: '(text | hole)*',
+    marks: 'value',
+    defining: true,
+    isolating: true,
+    renderHTML: () => ['p', { class: 'subject' }, 0],
+    addKeyboardShortcuts() {
+      return {
+        Enter: ({ editor }) => {
+          const { $from } = editor.state.selection;
+          if ($from.parent.type.name !== 'subject') return false;
+          return editor.commands.setTextSelection($from.after() + 1);
+        },
+      };
+    },
+  }),
+  Node.create({
+    name: 'paragraph',
+    priority: 1000,
+    ...TEXT_BLOCK,
+    addAttributes: () => ORIGIN,
+    parseHTML: () => [{ tag: 'p' }],
+    renderHTML: () => ['p', 0],
+  }),
+  Node.create({
+    name: 'heading',
+    ...TEXT_BLOCK,
+    addAttributes: () => ({ ...ORIGIN, level: hidden(1) }),
+    parseHTML: () => [1, 2, 3, 4, 5, 6].map((level) => ({ tag: `h${level}`, attrs: { level } })),
+    renderHTML: ({ node }) => ['p', { class: `letter-heading letter-heading-${node.attrs.level}` }, 0],
+  }),
+  Node.create({
+    name: 'rule',
+    group: 'block',
+    addAttributes: () => ORIGIN,
+    parseHTML: () => [{ tag: 'hr' }],
+    renderHTML: () => ['hr'],
+  }),
+  Node.create({
+    name: 'quote',
+    content: 'block+',
+    group: 'block',
+    defining: true,
+    addAttributes: () => ORIGIN,
+    parseHTML: () => [{ tag: 'blockquote' }],
+    renderHTML: () => ['blockquote', 0],
+  }),
+  Node.create({
+    name: 'bulletList',
+    content: 'listItem+',
+    group: 'block',
+    addAttributes: () => ({ ...ORIGIN, tight: hidden(false) }),
+    parseHTML: () => [{ tag: 'ul' }],
+    renderHTML: () => ['ul', 0],
+  }),
+  Node.create({
+    name: 'orderedList',
+    content: 'listItem+',
+    group: 'block',
+    addAttributes: () => ({ ...ORIGIN, tight: hidden(false), start: hidden(1) }),
+    parseHTML: () => [{ tag: 'ol' }],
+    renderHTML: ({ node }) => ['ol', { start: node.attrs.start }, 0],
+  }),
+  Node.create({
+    name: 'listItem',
+    content: 'block+',
+    defining: true,
+    addAttributes: () => ORIGIN,
+    parseHTML: () => [{ tag: 'li' }],
+    renderHTML: () => ['li', 0],
+    addKeyboardShortcuts() {
+      return {
+        Enter: ({ editor }) => editor.commands.splitListItem('listItem'),
+        Tab: ({ editor }) => editor.commands.sinkListItem('listItem'),
+        'Shift-Tab': ({ editor }) => editor.commands.liftListItem('listItem'),
+      };
+    },
+  }),
+  Node.create({
+    name: 'table',
+    content: 'tableRow+',
+    group: 'block',
+    isolating: true,
+    addAttributes: () => ({ ...ORIGIN, align: hidden([]) }),
+    renderHTML: ({ node }) => ['table', { class: alignments(node.attrs.align as string[]) }, ['tbody', 0]],
+  }),
+  Node.create({
+    name: 'tableRow',
+    content: 'tableCell+',
+    addAttributes: () => ({ ...ORIGIN, header: hidden(false) }),
+    renderHTML: ({ node }) => ['tr', node.attrs.header ? { class: 'header-row' } : {}, 0],
+  }),
+  Node.create({
+    name: 'tableCell',
+    content: 'inline*',
+    isolating: true,
+    renderHTML: () => ['td', 0],
+  }),
+  Node.create({
+    name: 'codeBlock',
+    content: 'inline*',
+    group: 'block',
+    code: true,
+    addAttributes: () => ORIGIN,
+    parseHTML: () => [{ tag: 'pre', preserveWhitespace: 'full' as const }],
+    renderHTML: () => ['pre', 0],
+  }),
+  Node.create({
+    name: 'styled',
+    content: 'block+',
+    group: 'block',
+    addAttributes: () => ({ ...ORIGIN, styles: hidden([]) }),
+    renderHTML: ({ node }) => [
+      'div',
+      { class: (node.attrs.styles as string[]).map((style) => `style-${style}`).join(' ') },
+      0,
+    ],
+  }),
+  Node.create({
+    name: 'break',
+    inline: true,
+    group: 'inline',
+    selectable: false,
+    linebreakReplacement: true,
+    parseHTML: () => [{ tag: 'br' }],
+    renderHTML: () => ['br'],
+    addKeyboardShortcuts() {
+      return { 'Shift-Enter': ({ editor }) => editor.commands.insertContent({ type: 'break' }) };
+    },
+  }),
+  Node.create({
+    name: 'image',
+    inline: true,
+    group: 'inline',
+    atom: true,
+    addAttributes: () => ({
+      source: hidden(''),
+      description: hidden(''),
+      width: hidden(),
+      link: hidden(),
+      styles: hidden([]),
+    }),
+    // A picture from elsewhere is not fetched; those of the business come with the rooms for files.
+    renderHTML: ({ node }) => ['span', { class: 'letter-image' }, node.attrs.description || 'Picture'],
+  }),
+];

@@ -1,0 +1,90 @@
+import Link from 'next/link';
+import { LetterFrame } from './LetterFrame';
+import type { ShownLetter } from './Letters';
+import { LetterState } from './LetterState';
+import { TakeBack } from './TakeBack';
+
+export interface WholeLetter extends ShownLetter {
+  from: string | null;
+  hasHtml: boolean;
+  /** real time, ISO */
+  goesAt: string | null;
+  events: { kind: string; day: string; at: string; detail: string | null }[];
+}
+
+/** A letter as it was sent or came, with its states. */
+export function LetterPaper({ letter }: { letter: WholeLetter }) {
+  const { id, subject, direction, from, recipients, client, client_key, about, template, member } = letter;
+  const as = (role: string) =>
+    recipients
+      .filter((one) => one.role === role)
+      .map(({ name, address }) => (name ? `${name} (${address})` : address))
+      .join(', ');
+  const heads = [
+    ['From', direction === 'in' ? (client ?? '') : (from ?? member ?? '')],
+    ['To', as('to')],
+    ['Copy', as('copy')],
+    ['Blind copy', as('blind copy')],
+  ].filter(([, value]) => value);
+  return (
+    <div className="with-margin">
+      <article className="paper letter" aria-labelledby="letter-title">
+        <div className="address-head">
+          <Link href="/post" className="back-to-list">
+            Post
+          </Link>
+          <dl>
+            {heads.map(([label, value]) => (
+              <div key={label} className="head-line">
+                <dt>{label}</dt>
+                <dd>{value}</dd>
+              </div>
+            ))}
+          </dl>
+        </div>
+        <div className="letter-body">
+          <h1 id="letter-title" className="subject">
+            {subject || 'Text message'}
+          </h1>
+          {letter.hasHtml ? (
+            <LetterFrame id={id} title={`The letter: ${subject}`} />
+          ) : (
+            <p className="letter-text">{letter.text.trim()}</p>
+          )}
+        </div>
+      </article>
+      <aside className="states" aria-label="What became of it">
+        <p>
+          <LetterState status={letter.status} />
+        </p>
+        {letter.reason && (
+          <p className={letter.status === 'going' ? 'waiting' : 'needs-you'}>{letter.reason}</p>
+        )}
+        <TakeBack id={id} going={letter.status === 'going'} />
+        <ol>
+          {letter.events.map((event, i) => (
+            <li key={i}>
+              {event.kind}, <time dateTime={event.at}>{event.day}</time>
+              {event.detail && <span className="entry-note">{event.detail}</span>}
+            </li>
+          ))}
+        </ol>
+        {template && <p>From the template “{template}”.</p>}
+        {client && client_key && (
+          <p>
+            <Link href={`/clients/${encodeURIComponent(client_key)}`}>{client}</Link>
+          </p>
+        )}
+        {about && about.kind !== 'client' && (
+          <p>
+            <Link
+              href={`/work/${about.kind === 'enquiry' ? 'enquiries' : `${about.kind}s`}/${encodeURIComponent(about.key)}`}
+            >
+              {about.name}
+            </Link>
+          </p>
+        )}
+      </aside>
+    </div>
+  );
+}

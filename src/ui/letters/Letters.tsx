@@ -1,0 +1,56 @@
+import Link from 'next/link';
+import { LetterState } from './LetterState';
+
+/** A letter as the interface shows it; its day is already in the business's form. */
+export interface ShownLetter {
+  id: string;
+  direction: 'out' | 'in';
+  kind: 'letter' | 'text';
+  status: string;
+  reason: string | null;
+  subject: string;
+  text: string;
+  day: string;
+  /** ISO */
+  at: string;
+  member: string | null;
+  client: string | null;
+  client_key: string | null;
+  about: { kind: string; key: string; name: string } | null;
+  template: string | null;
+  recipients: { role: string; name: string; address: string }[];
+}
+
+/** A run of correspondence: pages one after another, their dates in the margin, newest first. */
+export function Letters({ letters }: { letters: ShownLetter[] }) {
+  if (letters.length === 0)
+    return <p className="hint">Nothing has been written yet. Letters and answers will stand here.</p>;
+  return (
+    <ol className="correspondence">
+      {letters.map((letter) => (
+        <li key={letter.id} className={letter.direction === 'in' ? 'came-in' : undefined}>
+          <p className="letter-date">
+            <time dateTime={letter.at}>{letter.day}</time>
+            <LetterState status={letter.status} />
+          </p>
+          <article aria-label={letter.subject || 'Text message'}>
+            <p className="letter-who">{whoToWhom(letter)}</p>
+            <h3>
+              <Link href={`/post/${letter.id}`} prefetch={false}>
+                {letter.subject || (letter.kind === 'text' ? 'Text message' : 'Without a subject')}
+              </Link>
+            </h3>
+            <p className="letter-text">{letter.text.trim()}</p>
+            {letter.reason && letter.status !== 'sent' && <p className="needs-you">{letter.reason}</p>}
+          </article>
+        </li>
+      ))}
+    </ol>
+  );
+}
+
+export function whoToWhom({ direction, member, recipients, client }: ShownLetter): string {
+  const names = recipients.filter(({ role }) => role === 'to').map(({ name, address }) => name || address);
+  if (direction === 'in') return `From ${client ?? 'somebody'}`;
+  return `${member ?? 'We'} to ${names.join(' and ') || (client ?? 'nobody')}`;
+}

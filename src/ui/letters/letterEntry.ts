@@ -1,0 +1,21 @@
+import type { Entry } from '../records/RecordIndex';
+import { whoToWhom, type ShownLetter } from './Letters';
+
+const KIND: Readonly<Record<string, 'needs you' | 'waiting'>> = {
+  held: 'waiting',
+  going: 'waiting',
+  bounced: 'needs you',
+  failed: 'needs you',
+  'taken back': 'waiting',
+};
+
+/** A letter as a row of Post. */
+export function letterEntry(letter: ShownLetter): Entry {
+  return {
+    key: letter.id,
+    name: letter.subject || 'Text message',
+    note: `${letter.day}, ${whoToWhom(letter)}`,
+    state: { words: letter.status, kind: KIND[letter.status] ?? 'in order' },
+    also: [letter.client, ...letter.recipients.map(({ address }) => address)].filter(Boolean).join(' '),
+  };
+}

@@ -1,0 +1,120 @@
+import Link from 'next/link';
+import { Letters, type ShownLetter } from '../letters/Letters';
+
+interface Props {
+  /** `invoice:LPC-1048` */
+  from: string;
+  /** the list it came from */
+  back: { href: string; words: string };
+  view: {
+    kind: string;
+    title: string;
+    note: string;
+    facts: { label: string; value: string }[];
+    tables: { title: string; columns: string[]; rows: string[][]; sums?: boolean }[];
+    links: { kind: string; key: string; name: string; note: string }[];
+    client?: { key: string; name: string };
+  };
+  letters: ShownLetter[];
+}
+
+const PATHS: Readonly<Record<string, string>> = {
+  project: '/work/projects',
+  booking: '/work/bookings',
+  invoice: '/work/invoices',
+  enquiry: '/work/enquiries',
+};
+
+const HEADINGS = [
+  { kind: 'enquiry', title: 'Enquiries' },
+  { kind: 'project', title: 'Projects' },
+  { kind: 'booking', title: 'Visits' },
+  { kind: 'invoice', title: 'Invoices' },
+];
+
+/** A record on paper: its facts, what hangs on it, and its letters. */
+export function RecordPaper({ from, back, view, letters }: Props) {
+  const { title, note, facts, tables, links, client } = view;
+  return (
+    <article className="paper letter record" aria-labelledby="record-title">
+      <header className="record-head">
+        <div>
+          <Link href={back.href} className="back-to-list">
+            {back.words}
+          </Link>
+          <h1 id="record-title">{title}</h1>
+          <p>
+            {client && (
+              <>
+                <Link href={`/clients/${encodeURIComponent(client.key)}`}>{client.name}</Link>,{' '}
+              </>
+            )}
+            {note}
+          </p>
+        </div>
+        <Link href={`/write?from=${encodeURIComponent(from)}`} className="btn btn-primary">
+          Write
+        </Link>
+      </header>
+      <dl className="facts">
+        {facts.map(({ label, value }) => (
+          <div key={label}>
+            <dt>{label}</dt>
+            <dd>{value}</dd>
+          </div>
+        ))}
+      </dl>
+      {tables.map((table) => (
+        <section key={table.title}>
+          <h2>{table.title}</h2>
+          <div className="table-holder" tabIndex={0} role="region" aria-label={table.title}>
+            <table className={table.sums ? 'sums' : undefined}>
+              <thead>
+                <tr>
+                  {table.columns.map((column) => (
+                    <th key={column} scope="col">
+                      {column}
+                    </th>
+                  ))}
+                </tr>
+              </thead>
+              <tbody>
+                {table.rows.map((row, i) => (
+                  <tr key={i}>
+                    {row.map((cell, j) => (
+                      <td key={j}>{cell}</td>
+                    ))}
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          </div>
+        </section>
+      ))}
+      {HEADINGS.map(({ kind, title: heading }) => {
+        const own = links.filter((link) => link.kind === kind);
+        return (
+          own.length > 0 && (
+            <section key={kind}>
+              <h2>{heading}</h2>
+              <ul className="record-links">
+                {own.map((link) => (
+                  <li key={link.key}>
+                    <Link href={`${PATHS[kind]}/${encodeURIComponent(link.key)}`} prefetch={false}>
+                      {link.name}
+                    </Link>
+                    <span className="entry-note">{link.note}</span>
+                  </li>
+                ))}
+              </ul>
+            </section>
+          )
+        );
+      })}
+      <section id="letters">
+        <h2>Letters</h2>
+        <Letters letters={letters} />
+      </section>
+    </article>
+  );
+}

@@ -1,0 +1,172 @@
+'use client';
+
+import Link from 'next/link';
+import { useEffect, useState } from 'react';
+import Button from 'react-bootstrap/Button';
+import { greetingName } from '../../core/people/names';
+import type { LetterView } from './letterStore';
+import type { Problem, Sending } from './useSending';
+import { signInAgain } from './useWriting';
+
+interface Props {
+  view: LetterView;
+  sending: Sending;
+  onSend: () => void;
+  onTakeBack: () => void;
+  /** goes to the first thing that keeps the letter */
+  onStops: () => void;
+  onRefresh: () => void;
+  /** where the letter will be found, and what to do next */
+  after: { href: string; words: string };
+}
+
+/** Where a letter is signed off: what the proof says, and the one main button. */
+export function LetterFoot({ view, sending, onSend, onTakeBack, onStops, onRefresh, after }: Props) {
+  if (sending.state === 'kept') return <Gone sending={sending} onTakeBack={onTakeBack} after={after} />;
+  const stops = view.marks.filter(({ kind }) => kind === 'stop');
+  const busy = sending.state === 'handing over';
+  return (
+    <div className="letter-foot">
+      {sending.state === 'writing' && sending.problem && (
+        <Trouble problem={sending.problem} onRefresh={onRefresh} />
+      )}
+      <div className="foot-line">
+        {stops.length ? (
+          <>
+            <Button variant="outline-danger" onClick={onStops}>
+              {stops.length === 1 ? '1 stop' : `${stops.length} stops`}
+            </Button>
+            <p className="foot-words" role="status">
+              {stops[0]!.message}
+              {stops.length > 1 && ` And ${stops.length - 1} more.`}
+            </p>
+          </>
+        ) : (
+          <>
+            <Button onClick={onSend} disabled={busy} title="Ctrl or Cmd + Enter">
+              {busy ? 'Sending …' : `Send to ${addressee(view)}`}
+            </Button>
+            <p className="foot-words in-order" role="status">
+              Proof: nothing in the way
+            </p>
+          </>
+        )}
+      </div>
+    </div>
+  );
+}
+
+function addressee({ filled }: LetterView): string {
+  const and = (names: string[]) => names.join(' and ');
+  const names = filled.situation.recipients.map(
+    ({ record }) => greetingName(record.data, and) ?? record.data.email!,
+  );
+  return and(names);
+}
+
+function Trouble({ problem, onRefresh }: { problem: Problem; onRefresh: () => void }) {
+  switch (problem.kind) {
+    case 'offline':
+      return (
+        <p className="trouble" role="alert">
+          There is no connection. The letter is kept on this device; send it when you are back.
+        </p>
+      );
+    case 'signed out':
+      return (
+        <p className="trouble" role="alert">
+          You have been signed out. What you wrote is kept on this device.{' '}
+          <button type="button" className="btn btn-link" onClick={signInAgain}>
+            Sign in again
+          </button>
+        </p>
+      );
+    case 'refused':
+      return (
+        <div className="trouble" role="alert">
+          {problem.words.map((words) => (
+            <p key={words}>{words}</p>
+          ))}
+        </div>
+      );
+    case 'changed':
+      return (
+        <div className="trouble" role="alert">
+          <p>It has not been sent: something changed since you began.</p>
+          <ul>
+            {problem.changed.map(({ label, now }) => (
+              <li key={`${label} ${now}`}>{label === undefined ? now : `${label} is now ${now}`}</li>
+            ))}
+          </ul>
+          <button type="button" className="btn btn-link" onClick={onRefresh}>
+            Bring the letter up to date
+          </button>
+        </div>
+      );
+  }
+}
+
+function Gone({
+  sending,
+  onTakeBack,
+  after,
+}: {
+  sending: Extract<Sending, { state: 'kept' }>;
+  onTakeBack: () => void;
+  after: Props['after'];
+}) {
+  const seconds = useSecondsUntil(sending.status === 'going' ? sending.goesAt : undefined);
+  return (
+    <div className="letter-foot">
+      {sending.already && (
+        <p className="trouble">This letter was already given to be sent. It goes only once.</p>
+      )}
+      <div className="foot-line">
+        <p className="foot-words" role="status">
+          <StatusWords sending={sending} />
+          {sending.status === 'going' && seconds > 0 && <span aria-hidden="true"> In {seconds} s.</span>}
+        </p>
+        {sending.status === 'going' && (
+          <Button variant="outline-primary" onClick={onTakeBack}>
+            Take it back
+          </Button>
+        )}
+      </div>
+      <div className="foot-line">
+        <Link href={after.href}>{after.words}</Link>
+        <Link href="/today">Back to Today</Link>
+      </div>
+    </div>
+  );
+}
+
+function StatusWords({ sending: { status, reason } }: { sending: Extract<Sending, { state: 'kept' }> }) {
+  switch (status) {
+    case 'going':
+      return reason ? (
+        <span className="waiting">
+          The mail server cannot take it yet and is asked again. It said: {reason}
+        </span>
+      ) : (
+        <span className="waiting">Going.</span>
+      );
+    case 'failed':
+      return <span className="needs-you">It did not go. {reason}</span>;
+    case 'taken back':
+      return <span className="needs-you">It was taken back.</span>;
+    default:
+      return <span className="in-order">Sent.{reason ? ` ${reason}` : ''}</span>;
+  }
+}
+
+function useSecondsUntil(moment: number | undefined): number {
+  const left = () => (moment === undefined ? 0 : Math.max(0, Math.ceil((moment - Date.now()) / 1000)));
+  const [seconds, setSeconds] = useState(left);
+  useEffect(() => {
+    setSeconds(left());
+    if (moment === undefined) return;
+    const timer = setInterval(() => setSeconds(left()), 250);
+    return () => clearInterval(timer);
+  }, [moment]);
+  return seconds;
+}

@@ -1,0 +1,94 @@
+'use client';
+
+import { useCallback, useEffect, useRef, useState, useSyncExternalStore, type RefObject } from 'react';
+import type { LetterEditor } from '../editor/letterEditor';
+import { CopyBlocks } from '../letter/CopyBlocks';
+import type { LetterStore, LetterView } from './letterStore';
+
+interface Props {
+  store: LetterStore;
+  view: LetterView;
+  chosen: string | undefined;
+  onChoose: (id: string) => void;
+  onSend: () => void;
+  page: RefObject<HTMLDivElement | null>;
+  /** the letter has gone: it can be read, not changed */
+  closed: boolean;
+}
+
+/**
+ * The letter on the page. It is drawn at once; the editor is fetched behind it and takes its place, so that the first
+ * letter is read before the editor's script has come.
+ */
+export function LetterPage({ store, view, chosen, onChoose, onSend, page, closed }: Props) {
+  const [editor, setEditor] = useState<LetterEditor>();
+  const callbacks = useRef({ onChoose, onSend });
+  useEffect(() => {
+    callbacks.current = { onChoose, onSend };
+  });
+
+  useEffect(() => {
+    if (closed) return;
+    let gone = false;
+    let made: LetterEditor | undefined;
+    let detach: (() => void) | undefined;
+    void import('../editor/letterEditor').then(({ LetterEditor: Editor }) => {
+      const now = store.snapshot();
+      if (gone || !now) return;
+      made = new Editor(now.letter, {
+        changed: store.typed,
+        send: () => callbacks.current.onSend(),
+        choose: (id) => callbacks.current.onChoose(id),
+        answer: (name, typed) => {
+          const expected = store.answer(name, typed);
+          if (expected === undefined) nextQuestion(made!.element);
+          return expected;
+        },
+        blankType: (name) => store.blankType(name),
+      });
+      detach = store.attach({ read: () => made!.read(), show: (letter) => made!.show(letter) });
+      setEditor(made);
+    });
+    return () => {
+      gone = true;
+      detach?.();
+      made?.destroy();
+      setEditor(undefined);
+    };
+  }, [store, closed]);
+
+  const ids = view.notes.find((note) => chosen !== undefined && note.ids.includes(chosen))?.ids;
+  useEffect(() => {
+    editor?.choose(new Set(ids ?? []));
+    // What counts is which places, not which array.
+  }, [editor, ids?.join(' ')]);
+
+  const mount = useCallback(
+    (holder: HTMLDivElement | null) => {
+      if (holder && editor) holder.replaceChildren(editor.element);
+    },
+    [editor],
+  );
+
+  return (
+    <div ref={page} className="letter-holder">
+      {editor ? (
+        <div key="editor" ref={mount} />
+      ) : (
+        <div key="read" className="letter-body copy" data-ready={closed ? 'closed' : 'reading'}>
+          <CopyBlocks nodes={view.letter.document.content} onChoose={onChoose} />
+        </div>
+      )}
+    </div>
+  );
+}
+
+/** After an answer the next question is asked; when there is none, the page is written on. */
+function nextQuestion(page: HTMLElement): void {
+  const next = page.querySelector<HTMLElement>('.hole-question, .hole-button');
+  (next ?? page).focus();
+}
+
+export function useLetter(store: LetterStore): LetterView | undefined {
+  return useSyncExternalStore(store.subscribe, store.snapshot, store.snapshot);
+}

@@ -1,0 +1,161 @@
+'use client';
+
+import { useDeferredValue, useId, useMemo, useState } from 'react';
+import Form from 'react-bootstrap/Form';
+import { fittingTemplates, type Fit } from '../../core/fitting/fittingTemplates';
+import type { Situation } from '../../core/records/which/situation';
+import { wordsOfTemplate } from '../../core/template/wordsOfTemplate';
+import type { KeptTemplate } from '../../core/writing/writingDesk';
+import { GroupInitial } from '../templates/GroupInitial';
+import type { Facts } from './useWriting';
+
+interface Props {
+  title: string;
+  from: string;
+  facts: Facts;
+  situation: Situation;
+  chosen: string | undefined;
+  onChoose: (template: string) => void;
+  /** on a phone the list gives way to the page */
+  behind: boolean;
+}
+
+/** No more are shown of what was found: the rest is found by more words. */
+const MOST_FOUND = 40;
+
+/** The templates for a letter: those that fit first, with why, then the others under their groups. */
+export function TemplateChooser({ title, from, facts, situation, chosen, onChoose, behind }: Props) {
+  const [wanted, setWanted] = useState('');
+  const search = useDeferredValue(wanted.trim().toLowerCase());
+  const searchId = useId();
+  const templates = useMemo(() => new Map(facts.templates.map((one) => [one.key, one])), [facts]);
+  const { fitting, others } = useMemo(
+    () => fittingTemplates(facts.templates, situation, facts.letters),
+    [facts, situation],
+  );
+  const entry = (fit: Fit) => (
+    <Entry
+      key={fit.key}
+      fit={fit}
+      template={templates.get(fit.key)!}
+      chosen={chosen === fit.key}
+      onChoose={onChoose}
+    />
+  );
+  const found = search
+    ? [...fitting, ...others.values()].filter(({ key }) => matches(templates.get(key)!, search))
+    : undefined;
+  return (
+    <section className={`index ${behind ? 'index-behind' : ''}`} aria-labelledby="index-title">
+      <h1 id="index-title">{title}</h1>
+      <p className="count">{from}</p>
+      <div className="index-search">
+        <Form.Label htmlFor={searchId} visuallyHidden>
+          Find a template
+        </Form.Label>
+        <Form.Control
+          id={searchId}
+          type="search"
+          placeholder="Find a template"
+          value={wanted}
+          onChange={(event) => setWanted(event.target.value)}
+          data-search=""
+        />
+      </div>
+      {found ? (
+        <>
+          <p className="visually-hidden" role="status">
+            {found.length} found
+          </p>
+          <ul>{found.slice(0, MOST_FOUND).map(entry)}</ul>
+          {found.length === 0 && <p className="hint">No template has these words.</p>}
+          {found.length > MOST_FOUND && (
+            <p className="hint">{found.length - MOST_FOUND} more: write more words.</p>
+          )}
+        </>
+      ) : (
+        <>
+          {fitting.length > 0 && (
+            <section aria-labelledby="fitting-title">
+              <h2 id="fitting-title" className="list-name">
+                Fitting
+              </h2>
+              <ul>{fitting.map(entry)}</ul>
+            </section>
+          )}
+          <h2 className="list-name">{fitting.length ? 'The others' : 'Templates'}</h2>
+          {facts.groups.map((group) => {
+            const own = group.templates.flatMap((key) => others.get(key) ?? []);
+            return (
+              own.length > 0 && (
+                <Group key={group.key} group={group} count={own.length} entries={() => own.map(entry)} />
+              )
+            );
+          })}
+          {fitting.length + others.size === 0 && (
+            <p className="hint">There is no template for this yet. Make one under Templates.</p>
+          )}
+        </>
+      )}
+    </section>
+  );
+}
+
+/** A group, folded until it is opened. */
+function Group({
+  group,
+  count,
+  entries,
+}: {
+  group: Facts['groups'][number];
+  count: number;
+  entries: () => React.ReactNode;
+}) {
+  const [open, setOpen] = useState(false);
+  return (
+    <details open={open} onToggle={(event) => setOpen(event.currentTarget.open)}>
+      <summary className="group-name">
+        <GroupInitial initial={group.initial} tint={group.tint} />
+        {group.name}
+        <span className="group-count" aria-label={`${count} templates`}>
+          {count}
+        </span>
+      </summary>
+      {open && <ul>{entries()}</ul>}
+    </details>
+  );
+}
+
+function Entry({
+  fit,
+  template,
+  chosen,
+  onChoose,
+}: {
+  fit: Fit;
+  template: KeptTemplate;
+  chosen: boolean;
+  onChoose: (template: string) => void;
+}) {
+  return (
+    <li>
+      <button
+        type="button"
+        className="entry"
+        aria-current={chosen || undefined}
+        onClick={() => onChoose(fit.key)}
+      >
+        <span className="entry-name">{template.head.name}</span>
+        <span className="entry-note">{fit.reason}</span>
+      </button>
+    </li>
+  );
+}
+
+const searched = new WeakMap<KeptTemplate, string>();
+
+function matches(template: KeptTemplate, search: string): boolean {
+  let words = searched.get(template);
+  if (words === undefined) searched.set(template, (words = wordsOfTemplate(template).toLowerCase()));
+  return search.split(/\s+/).every((word) => words.includes(word));
+}

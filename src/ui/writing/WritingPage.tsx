@@ -1,0 +1,228 @@
+'use client';
+
+import { useEffect, useRef, useState } from 'react';
+import type { StartingPoint } from '../../core/records/which/situation';
+import { nameBooking, nameEnquiry, nameInvoice, nameProject } from '../../core/describe/nameRecord';
+import type { Situation } from '../../core/records/which/situation';
+import { Margin } from '../margin/Margin';
+import { keepDraft, renewDraft } from './drafts';
+import { LetterFoot } from './LetterFoot';
+import { LetterHead } from './LetterHead';
+import { LetterPage, useLetter } from './LetterPage';
+import { TemplateChooser } from './TemplateChooser';
+import { useSending } from './useSending';
+import { useWriting, type Writing } from './useWriting';
+
+interface Props {
+  start: StartingPoint;
+  /** the template to begin with */
+  template?: string;
+}
+
+/** Where a letter is written: the templates that fit, the page, its margin. */
+export function WritingPage({ start, template }: Props) {
+  const from = `${start.kind}:${start.key}`;
+  const [writing, load] = useWriting(from, start);
+  if (writing.state === 'ready') {
+    return (
+      <Desk
+        key={`${from} ${writing.draft.id}`}
+        writing={writing}
+        start={start}
+        template={template}
+        onRefresh={async (draft) => load(draft)}
+      />
+    );
+  }
+  return (
+    <div id="page" className="page-area page-alone" tabIndex={-1}>
+      <Waiting state={writing.state} onAgain={() => void load()} />
+    </div>
+  );
+}
+
+function Waiting({
+  state,
+  onAgain,
+}: {
+  state: 'fetching' | 'offline' | 'failed' | 'missing';
+  onAgain: () => void;
+}) {
+  if (state === 'fetching') {
+    return (
+      <p className="hint" role="status">
+        Fetching what the letter is written from …
+      </p>
+    );
+  }
+  const words = {
+    offline: ['There is no connection', 'What you have written is kept on this device.'],
+    failed: ['This could not be fetched', 'Nothing was lost. It may be the server.'],
+    missing: ['There is no such record', 'It may have been removed. Start from another one.'],
+  }[state];
+  return (
+    <div className="notice" role="alert">
+      <h1>{words[0]}</h1>
+      <p>{words[1]}</p>
+      {state !== 'missing' && (
+        <button type="button" className="btn btn-primary" onClick={onAgain}>
+          Try again
+        </button>
+      )}
+    </div>
+  );
+}
+
+interface DeskProps {
+  writing: Writing;
+  start: StartingPoint;
+  template: string | undefined;
+  onRefresh: (draft: Writing['draft']) => Promise<void>;
+}
+
+function Desk({ writing, start, template, onRefresh }: DeskProps) {
+  const { store, facts, draft, draftKey } = writing;
+  const from = `${start.kind}:${start.key}`;
+  const view = useLetter(store);
+  const [chosen, setChosen] = useState<string>();
+  const [listOpen, setListOpen] = useState(false);
+  const page = useRef<HTMLDivElement>(null);
+  const { sending, send, takeBack } = useSending(writing, from);
+  const situation = view?.filled.situation ?? store.desk.situation(start)!;
+  const name = situation.client?.record.name ?? situation.client?.record.email ?? 'somebody';
+
+  useEffect(() => {
+    document.title = `Write to ${name} · Fair Quill`;
+  }, [name]);
+
+  const chooseTemplate = (key: string) => {
+    store.choose({ template: key });
+    setListOpen(false);
+    setChosen(undefined);
+    window.history.replaceState(
+      null,
+      '',
+      `/write?from=${encodeURIComponent(from)}&template=${encodeURIComponent(key)}`,
+    );
+  };
+
+  useEffect(() => {
+    if (!view && template !== undefined && !Array.isArray(store.desk.compile(template)))
+      store.choose({ template });
+  }, []);
+
+  // What is typed is kept on the device until the server has it.
+  const open = sending.state !== 'kept';
+  useEffect(() => {
+    if (!view || !open) return;
+    const kept = { id: draft.id, letter: view.letter, base: view.filled.document };
+    const timer = setTimeout(() => void keepDraft(draftKey, kept).catch(() => undefined), 150);
+    return () => clearTimeout(timer);
+  }, [view, open, draft.id, draftKey]);
+
+  const goToStop = () => {
+    const hole = view?.notes.find((note) => note.hole);
+    if (!hole) return;
+    setChosen(hole.id);
+    const place = page.current?.querySelector<HTMLElement>(`[data-id="${CSS.escape(hole.id)}"]`);
+    place?.scrollIntoView({ block: 'center' });
+    place?.querySelector<HTMLElement>('button, input, select')?.focus();
+  };
+
+  const refresh = async () => {
+    const now = store.refresh();
+    if (now) await onRefresh({ id: draft.id, letter: now.letter, base: now.filled.document });
+  };
+
+  const takeItBack = async () => {
+    if (!(await takeBack()) || !view) return;
+    // The one that was taken back keeps its id; this is a new letter with the same words.
+    await onRefresh(
+      await renewDraft(draftKey, { ...draft, letter: view.letter, base: view.filled.document }),
+    );
+  };
+
+  const { client } = situation;
+  const after =
+    client && store.desk.book.clients.has(client.record.key)
+      ? { href: `/clients/${encodeURIComponent(client.record.key)}#letters`, words: `Letters of ${name}` }
+      : { href: '/post', words: 'See it in Post' };
+  return (
+    <>
+      <TemplateChooser
+        title={`Write to ${name}`}
+        from={startInWords(situation)}
+        facts={facts}
+        situation={situation}
+        chosen={view?.letter.choices.template}
+        onChoose={chooseTemplate}
+        behind={view !== undefined && !listOpen}
+      />
+      <div id="page" className="page-area writing" tabIndex={-1}>
+        {view ? (
+          <>
+            <article className="paper letter" aria-label={`Letter to ${name}`}>
+              <LetterHead
+                filled={view.filled}
+                store={store}
+                onBack={() => setListOpen(true)}
+                closed={sending.state === 'kept'}
+              />
+              <LetterPage
+                store={store}
+                view={view}
+                chosen={chosen}
+                onChoose={setChosen}
+                onSend={() => void send()}
+                page={page}
+                closed={sending.state === 'kept'}
+              />
+              <LetterFoot
+                view={view}
+                sending={sending}
+                onSend={() => void send()}
+                onTakeBack={() => void takeItBack()}
+                onStops={goToStop}
+                onRefresh={() => void refresh()}
+                after={after}
+              />
+            </article>
+            {sending.state === 'kept' ? (
+              <aside className="margin" aria-label="Margin" />
+            ) : (
+              <Margin
+                notes={view.notes}
+                filled={view.filled}
+                store={store}
+                chosen={chosen}
+                onChoose={setChosen}
+                page={page}
+              />
+            )}
+          </>
+        ) : (
+          <p className="hint">
+            {template !== undefined && Array.isArray(store.desk.compile(template))
+              ? (store.desk.compile(template) as string[]).join(' ')
+              : 'Choose a template: those that fit stand first.'}
+          </p>
+        )}
+      </div>
+    </>
+  );
+}
+
+/** "from invoice LPC-1048, £642.00, 24 days overdue" */
+function startInWords({ start, book, invoice, booking, project, enquiry }: Situation): string {
+  const named =
+    start.kind === 'invoice'
+      ? { kind: 'invoice', ...nameInvoice(book, invoice!.record) }
+      : start.kind === 'booking'
+        ? { kind: 'visit', ...nameBooking(book, booking!.record) }
+        : start.kind === 'project'
+          ? { kind: 'project', ...nameProject(book, project!.record) }
+          : start.kind === 'enquiry'
+            ? { kind: 'enquiry', ...nameEnquiry(book, enquiry!.record) }
+            : undefined;
+  return named ? `from ${named.kind} ${named.name}, ${named.note}` : 'from the client';
+}

@@ -1,0 +1,34 @@
+import type { ChangedFact } from '../../core/writing/factsOf';
+
+/** What the server answers, or why it did not. */
+export type Answer<T> = { status: number; body: T } | { offline: true };
+
+/** Asks the server for JSON, or gives it some. Never throws: no connection is an answer, too. */
+export async function askServer<T>(path: string, send?: unknown): Promise<Answer<T>> {
+  try {
+    const response = await fetch(path, {
+      cache: 'no-store',
+      ...(send === undefined
+        ? {}
+        : { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(send) }),
+    });
+    return { status: response.status, body: (await response.json()) as T };
+  } catch {
+    return { offline: true };
+  }
+}
+
+/** The answer to a letter that was given to be sent. */
+export type SendAnswer =
+  | { result: 'going'; goesAt: string }
+  | { result: 'already'; status: string; goesAt: string | null }
+  | { result: 'changed'; changed: ChangedFact[] }
+  | { result: 'stopped'; stops: string[] }
+  | { result: 'gone'; what: 'record' | 'template' }
+  | { result?: undefined; error: string; signedOut?: boolean };
+
+export interface LetterStatus {
+  status: string;
+  reason: string | null;
+  goesAt: string | null;
+}

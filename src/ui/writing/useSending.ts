@@ -1,0 +1,124 @@
+'use client';
+
+import { useEffect, useRef, useState } from 'react';
+import type { ChangedFact } from '../../core/writing/factsOf';
+import { factsOf } from '../../core/writing/factsOf';
+import { askServer, type LetterStatus, type SendAnswer } from './askServer';
+import { dropDraft } from './drafts';
+import type { Writing } from './useWriting';
+
+export type Sending =
+  | { state: 'writing'; problem?: Problem }
+  | { state: 'handing over' }
+  /** `letter` is the id under which the server has it */
+  | {
+      state: 'kept';
+      letter: string;
+      status: string;
+      reason?: string | null;
+      goesAt?: number;
+      already?: boolean;
+    };
+
+export type Problem =
+  | { kind: 'signed out' | 'offline' }
+  | { kind: 'changed'; changed: ChangedFact[] }
+  | { kind: 'refused'; words: string[] };
+
+const WATCHED = 1000;
+
+/** Hands the letter to the server, and follows what becomes of it. */
+export function useSending({ store, draft, draftKey }: Writing, from: string) {
+  const [sending, setSending] = useState<Sending>({ state: 'writing' });
+  // A second press while the first is on its way is none.
+  const busy = useRef(false);
+
+  async function send() {
+    const view = store.refresh();
+    if (busy.current || !view || view.marks.some(({ kind }) => kind === 'stop')) return;
+    busy.current = true;
+    setSending({ state: 'handing over' });
+    const { letter, filled } = view;
+    const answer = await askServer<SendAnswer>('/api/letters', {
+      id: draft.id,
+      from,
+      templateVersion: store.desk.template(letter.choices.template)?.version,
+      choices: letter.choices,
+      document: letter.document,
+      facts: factsOf(filled),
+    });
+    busy.current = false;
+    setSending(next(answer, draft.id));
+    if (!('offline' in answer) && 'result' in answer.body && isKept(answer.body)) {
+      await dropDraft(draftKey, draft.id);
+    }
+  }
+
+  const letter = sending.state === 'kept' && isOpen(sending.status) ? sending.letter : undefined;
+  useEffect(() => {
+    if (!letter) return;
+    const timer = setInterval(() => {
+      void askServer<LetterStatus>(`/api/letters/${letter}`).then((answer) => {
+        if ('offline' in answer || answer.status !== 200) return;
+        const { status, reason, goesAt } = answer.body;
+        setSending((now) =>
+          now.state === 'kept' && now.letter === letter
+            ? { ...now, status, reason, ...(goesAt ? { goesAt: Date.parse(goesAt) } : {}) }
+            : now,
+        );
+      });
+    }, WATCHED);
+    return () => clearInterval(timer);
+  }, [letter]);
+
+  async function takeBack(): Promise<boolean> {
+    if (sending.state !== 'kept') return false;
+    const answer = await askServer<{ status?: string }>(`/api/letters/${sending.letter}/take-back`, {});
+    if ('offline' in answer) return false;
+    const { status } = answer.body;
+    if (status) setSending(status === 'taken back' ? { state: 'writing' } : { ...sending, status });
+    return status === 'taken back';
+  }
+
+  return { sending, send, takeBack, writeOn: () => setSending({ state: 'writing' }) };
+}
+
+function isKept({ result }: SendAnswer): boolean {
+  return result === 'going' || result === 'already';
+}
+
+/** Whether something may still become of it. */
+function isOpen(status: string): boolean {
+  return status === 'going';
+}
+
+function next(answer: Awaited<ReturnType<typeof askServer<SendAnswer>>>, id: string): Sending {
+  if ('offline' in answer) return { state: 'writing', problem: { kind: 'offline' } };
+  const { body } = answer;
+  switch (body.result) {
+    case 'going':
+      return { state: 'kept', letter: id, status: 'going', goesAt: Date.parse(body.goesAt) };
+    case 'already':
+      return {
+        state: 'kept',
+        letter: id,
+        status: body.status,
+        already: true,
+        ...(body.goesAt ? { goesAt: Date.parse(body.goesAt) } : {}),
+      };
+    case 'changed':
+      return { state: 'writing', problem: { kind: 'changed', changed: body.changed } };
+    case 'stopped':
+      return { state: 'writing', problem: { kind: 'refused', words: body.stops } };
+    case 'gone':
+      return {
+        state: 'writing',
+        problem: { kind: 'refused', words: [`The ${body.what} is no longer there.`] },
+      };
+    default:
+      return {
+        state: 'writing',
+        problem: body.signedOut ? { kind: 'signed out' } : { kind: 'refused', words: [body.error] },
+      };
+  }
+}

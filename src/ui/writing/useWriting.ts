@@ -1,0 +1,60 @@
+'use client';
+
+import { useEffect, useState } from 'react';
+import type { PastLetter } from '../../core/fitting/fittingTemplates';
+import type { StartingPoint } from '../../core/records/which/situation';
+import { WritingDesk, type WritingFacts } from '../../core/writing/writingDesk';
+import { askServer } from './askServer';
+import { draftKey, openDraft, type Draft } from './drafts';
+import { LetterStore } from './letterStore';
+
+/** What the page is written from, as the server gives it. */
+export interface Facts extends WritingFacts {
+  groups: { key: string; name: string; initial: string; tint: string; templates: string[] }[];
+  letters: PastLetter[];
+}
+
+export interface Writing {
+  facts: Facts;
+  store: LetterStore;
+  draft: Draft;
+  draftKey: string;
+}
+
+export type WritingState =
+  { state: 'fetching' | 'offline' | 'failed' | 'missing' } | ({ state: 'ready' } & Writing);
+
+/** Fetches the facts once and opens the draft. `again` fetches them anew and takes the letter along. */
+export function useWriting(
+  from: string,
+  start: StartingPoint,
+): [WritingState, (again?: Draft) => Promise<void>] {
+  const [writing, setWriting] = useState<WritingState>({ state: 'fetching' });
+
+  const load = async (again?: Draft) => {
+    if (!again) setWriting({ state: 'fetching' });
+    const answer = await askServer<Facts>(`/api/writing?from=${encodeURIComponent(from)}`);
+    if ('offline' in answer) return setWriting((before) => (again ? before : { state: 'offline' }));
+    if (answer.status === 401) return signInAgain();
+    if (answer.status !== 200) return setWriting({ state: answer.status === 404 ? 'missing' : 'failed' });
+    const facts = answer.body;
+    const key = draftKey(facts.member, start);
+    const draft = again ?? (await openDraft(key));
+    const store = new LetterStore(new WritingDesk(facts), start);
+    if (draft.letter && draft.base) store.resume(draft.letter, draft.base);
+    setWriting({ state: 'ready', facts, store, draft, draftKey: key });
+  };
+
+  useEffect(() => {
+    void load();
+    // The page is made anew for another starting point.
+  }, [from]);
+
+  return [writing, load];
+}
+
+/** Signs in and comes back to the page; what was written is kept on the device. */
+export function signInAgain(): void {
+  const here = window.location.pathname + window.location.search;
+  window.location.assign(`/sign-in?to=${encodeURIComponent(here)}`);
+}
