@@ -15,15 +15,7 @@ interface Props {
 }
 
 /** Whom the letter goes to, and another person in two presses. */
-export function LetterHead({
-  filled,
-  store,
-  onBack,
-}: {
-  filled: FilledLetter;
-  store: LetterStore;
-  onBack: () => void;
-}) {
+export function LetterHead({ filled, store, onBack, closed }: Props) {
   const [changing, setChanging] = useState(false);
   const { situation, copies } = filled;
   const { others } = people(situation);
