@@ -19,5 +19,5 @@ export function proxy(request: NextRequest): NextResponse {
 
 export const config = {
   // Built assets need no policy, a letter's own page has a stricter one; uploads, which come later, must not pass through here, as it cuts large bodies.
-  matcher: ['/((?!_next/static|_next/image|favicon.ico|letter-html/).*)'],
+  matcher: ['/((?!_next/static|_next/image|favicon.ico|offline.html|letter-html/).*)'],
 };

@@ -9,6 +9,7 @@ export function contentSecurityPolicy(nonce: string, development: boolean): stri
     "img-src 'self' data: blob:",
     "font-src 'self'",
     "connect-src 'self'",
+    "worker-src 'self'",
     "object-src 'none'",
     "base-uri 'none'",
     "form-action 'self'",

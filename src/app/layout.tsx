@@ -4,6 +4,7 @@ import type { ReactNode } from 'react';
 import '@fontsource-variable/literata/opsz.css';
 import '@fontsource-variable/literata/opsz-italic.css';
 import '@fontsource-variable/public-sans/index.css';
+import { ServiceWorker } from '../ui/shell/ServiceWorker';
 import '../ui/theme/theme.scss';
 
 export const metadata: Metadata = { title: { default: 'Fair Quill', template: '%s · Fair Quill' } };
@@ -14,7 +15,10 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
   await headers();
   return (
     <html lang="en-GB">
-      <body>{children}</body>
+      <body>
+        {children}
+        <ServiceWorker />
+      </body>
     </html>
   );
 }

@@ -1,5 +1,6 @@
 import type { Metadata } from 'next';
 import { redirect } from 'next/navigation';
+import { demonstrationMembers } from '../../server/demonstrationMembers';
 import { SignInForm } from '../../ui/signIn/SignInForm';
 import { signedIn } from '../session';
 
@@ -15,7 +16,7 @@ export default async function SignInPage({
   if (await signedIn()) redirect(target);
   return (
     <main className="sign-in">
-      <SignInForm to={target} />
+      <SignInForm to={target} demonstration={await demonstrationMembers()} />
     </main>
   );
 }

@@ -18,9 +18,7 @@ function draw(body: string, subject = 'S') {
     passages,
   };
   const labels = { ...labelsOf(template, context), '{{invoice.due_on}}': 'due date' };
-  const html = renderToStaticMarkup(
-    <PencilLetter template={{ ...template, passages: [passage], labels, problems: [] }} />,
-  );
+  const html = renderToStaticMarkup(<PencilLetter template={{ ...template, passages: [passage], labels }} />);
   const letter = html.slice(html.indexOf('letter-body'));
   const words = letter
     .replace(/^[^>]*>/, '')

@@ -1,24 +1,21 @@
 'use client';
 
-import { useLayoutEffect, useRef, type RefObject } from 'react';
+import { useLayoutEffect, useRef, type ReactNode, type RefObject } from 'react';
 import type { MarginNote } from '../../core/writing/marginOf';
-import type { FilledLetter } from '../../core/writing/writingDesk';
-import type { LetterStore } from '../writing/letterStore';
-import { NoteBody } from './NoteBody';
 import { placeNotes } from './placeNotes';
 
 interface Props {
   notes: readonly MarginNote[];
-  filled: FilledLetter;
-  store: LetterStore;
   chosen: string | undefined;
   onChoose: (id: string | undefined) => void;
   /** the page that the notes stand beside */
   page: RefObject<HTMLElement | null>;
+  /** what can be done about a note, where something can */
+  body?: (note: MarginNote) => ReactNode;
 }
 
 /** The column beside the page: a note for each field, at its line. On a phone the one that was tapped rises from below. */
-export function Margin({ notes, filled, store, chosen, onChoose, page }: Props) {
+export function Margin({ notes, chosen, onChoose, page, body }: Props) {
   const margin = useRef<HTMLElement>(null);
   const shown = notes.filter((note) => !note.inListing || note.hole || isChosen(note, chosen));
 
@@ -52,7 +49,7 @@ export function Margin({ notes, filled, store, chosen, onChoose, page }: Props) 
             >
               <NoteHead note={note} />
             </button>
-            {open && <NoteBody note={note} filled={filled} store={store} />}
+            {open && body?.(note)}
             {open && (
               <button type="button" className="btn btn-link close-note" onClick={() => onChoose(undefined)}>
                 Close

@@ -1,5 +1,6 @@
 import Link from 'next/link';
 import type { ReactNode } from 'react';
+import { Keys } from './Keys';
 import { Places } from './Places';
 import { SignOutButton } from './SignOutButton';
 
@@ -29,6 +30,7 @@ export function Shell({ member, children }: Props) {
         </div>
       </header>
       <main className="place-area">{children}</main>
+      <Keys />
     </div>
   );
 }

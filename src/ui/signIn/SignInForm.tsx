@@ -4,8 +4,15 @@ import { useId, useRef, useState, type FormEvent } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 
+interface Props {
+  /** where to go then */
+  to: string;
+  /** members that may be tried out; none outside a demonstration */
+  demonstration: { name: string; title: string | null; email: string; password: string }[];
+}
+
 /** Address and password. What was typed stays when signing in fails. */
-export function SignInForm({ to }: { to: string }) {
+export function SignInForm({ to, demonstration }: Props) {
   const [problem, setProblem] = useState<{ error: string; field?: string }>();
   const [busy, setBusy] = useState(false);
   const form = useRef<HTMLFormElement>(null);
@@ -14,9 +21,13 @@ export function SignInForm({ to }: { to: string }) {
   async function submit(event: FormEvent<HTMLFormElement>) {
     event.preventDefault();
     const data = new FormData(event.currentTarget);
+    await enter(String(data.get('email')), String(data.get('password')));
+  }
+
+  async function enter(email: string, password: string) {
     setBusy(true);
     setProblem(undefined);
-    const failed = await askToSignIn(String(data.get('email')), String(data.get('password')));
+    const failed = await askToSignIn(email, password);
     if (!failed) {
       window.location.assign(to);
       return;
@@ -52,6 +63,26 @@ export function SignInForm({ to }: { to: string }) {
       <Button type="submit" disabled={busy} className="w-100">
         {busy ? 'Signing in …' : 'Sign in'}
       </Button>
+      {demonstration.length > 0 && (
+        <section className="try-out" aria-labelledby="try-out">
+          <h2 id="try-out">Try it out as</h2>
+          <ul>
+            {demonstration.map(({ name, title, email, password }) => (
+              <li key={email}>
+                <button
+                  type="button"
+                  className="btn btn-link"
+                  disabled={busy}
+                  onClick={() => void enter(email, password)}
+                >
+                  {name}
+                </button>
+                {title && <span className="entry-note">{title}</span>}
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
     </Form>
   );
 }

@@ -75,8 +75,9 @@ function TodayCard({ card, first }: { card: Card; first: boolean }) {
       {beginning && <p className="card-words">{beginning}</p>}
       <p className="card-actions">
         <Link href={href} className={first ? 'btn btn-primary' : 'btn btn-link'} aria-describedby={titleId}>
-          {template ? template.name : 'Write'}
+          {template && !(first && stops === 0) ? template.name : 'Read and send'}
         </Link>
+        {first && template && stops === 0 && <span className="card-reason">{template.name}</span>}
         {stops > 0 && (
           <span className="needs-you">
             {stops === 1 ? '1 thing is missing' : `${stops} things are missing`}

@@ -5,6 +5,7 @@ import type { StartingPoint } from '../../core/records/which/situation';
 import { nameBooking, nameEnquiry, nameInvoice, nameProject } from '../../core/describe/nameRecord';
 import type { Situation } from '../../core/records/which/situation';
 import { Margin } from '../margin/Margin';
+import { NoteBody } from '../margin/NoteBody';
 import { keepDraft, renewDraft } from './drafts';
 import { LetterFoot } from './LetterFoot';
 import { LetterHead } from './LetterHead';
@@ -192,11 +193,10 @@ function Desk({ writing, start, template, onRefresh }: DeskProps) {
             ) : (
               <Margin
                 notes={view.notes}
-                filled={view.filled}
-                store={store}
                 chosen={chosen}
                 onChoose={setChosen}
                 page={page}
+                body={(note) => <NoteBody note={note} filled={view.filled} store={store} />}
               />
             )}
           </>

@@ -1,4 +1,4 @@
-import { clear, createStore, del, get, keys, set, update, type UseStore } from 'idb-keyval';
+import { clear, createStore, del, get, set, update, values, type UseStore } from 'idb-keyval';
 import type { CopyDocument } from '../../core/fairCopy/copyDocument';
 import type { StartingPoint } from '../../core/records/which/situation';
 import type { Letter } from '../../core/writing/letter';
@@ -62,9 +62,12 @@ export async function renewDraft(key: string, draft: Draft): Promise<Draft> {
   return renewed;
 }
 
-/** How many letters are begun on this device. */
+/** How many letters on this device have words of their writer's in them. */
 export async function countDrafts(): Promise<number> {
-  return (await keys(store()).catch(() => [])).length;
+  const drafts = await values<Draft>(store()).catch(() => []);
+  return drafts.filter(
+    ({ letter, base }) => letter && JSON.stringify(letter.document) !== JSON.stringify(base),
+  ).length;
 }
 
 export async function clearDrafts(): Promise<void> {

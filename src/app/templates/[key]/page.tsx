@@ -2,6 +2,9 @@ import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { cache } from 'react';
 import { templateInPencil } from '../../../server/templateInPencil';
+import { printTemplate } from '../../../core/template/text/printTemplate';
+import { wordsFacts } from '../../../server/wordsContext';
+import { TemplateDesk } from '../../../ui/templates/TemplateDesk';
 import { PencilLetter } from '../../../ui/letter/PencilLetter';
 import { requireMember } from '../../session';
 
@@ -16,5 +19,19 @@ export async function generateMetadata({ params }: Props): Promise<Metadata> {
 export default async function TemplatePage({ params }: Props) {
   const template = await load((await params).key);
   if (!template) notFound();
-  return <PencilLetter template={template} />;
+  const { head, version, problems } = template;
+  return (
+    <TemplateDesk
+      key={template.key}
+      templateKey={template.key}
+      version={version}
+      name={head.name}
+      {...(head.note === undefined ? {} : { note: head.note })}
+      startsFrom={head.startsFrom}
+      problems={problems}
+      text={printTemplate(template)}
+      facts={await wordsFacts((await requireMember()).business_id)}
+      pencil={<PencilLetter template={template} />}
+    />
+  );
 }

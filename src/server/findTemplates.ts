@@ -1,0 +1,16 @@
+import { wordsOfTemplate } from '../core/template/wordsOfTemplate';
+import { templatesWithWords } from '../data/repositories/templatesOfBusiness';
+import { connection } from './connection';
+import type { CurrentMember } from './currentMember';
+
+/** The keys of the templates whose name, subject, note and words have all of some words. */
+export async function findTemplates({ business_id, id }: CurrentMember, find: string): Promise<string[]> {
+  const words = find.toLowerCase().split(/\s+/).filter(Boolean);
+  const templates = await templatesWithWords(connection(), business_id, id);
+  return templates
+    .filter((template) => {
+      const text = wordsOfTemplate(template).toLowerCase();
+      return words.every((word) => text.includes(word));
+    })
+    .map(({ key }) => key);
+}

@@ -1,0 +1,51 @@
+'use client';
+
+import { useEffect, useRef } from 'react';
+
+const KEYS = [
+  ['/', 'Search the list in view'],
+  ['Arrows, Enter', 'Go through a list, open an entry'],
+  ['Ctrl or Cmd + Enter', 'Send the letter'],
+  ['Ctrl or Cmd + Z', 'Undo on the page, chosen records included'],
+  ['Ctrl or Cmd + B, I', 'Bold, italic'],
+  ['Shift + Enter', 'A new line in the same paragraph'],
+  ['Esc', 'Close the open note'],
+  ['?', 'This sheet'],
+] as const;
+
+/** Keys that work everywhere, and the sheet that lists them. */
+export function Keys() {
+  const sheet = useRef<HTMLDialogElement>(null);
+  useEffect(() => {
+    const press = (event: KeyboardEvent) => {
+      const target = event.target as HTMLElement;
+      if (event.ctrlKey || event.metaKey || event.altKey) return;
+      if (target.isContentEditable || /^(?:INPUT|TEXTAREA|SELECT)$/.test(target.tagName)) return;
+      if (event.key === '/') {
+        const search = document.querySelector<HTMLElement>('[data-search]');
+        if (search?.offsetParent) {
+          event.preventDefault();
+          search.focus();
+        }
+      } else if (event.key === '?') sheet.current?.showModal();
+    };
+    window.addEventListener('keydown', press);
+    return () => window.removeEventListener('keydown', press);
+  }, []);
+  return (
+    <dialog ref={sheet} className="paper keys" aria-labelledby="keys-title">
+      <h2 id="keys-title">Keys</h2>
+      <dl>
+        {KEYS.map(([key, does]) => (
+          <div key={key}>
+            <dt>{key}</dt>
+            <dd>{does}</dd>
+          </div>
+        ))}
+      </dl>
+      <form method="dialog">
+        <button className="btn btn-primary">Close</button>
+      </form>
+    </dialog>
+  );
+}
