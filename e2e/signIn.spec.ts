@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { expectAccessible, signIn } from './signedIn';
+import { expectAccessible, signIn, TODAY } from './signedIn';
 
 test('signing in leads to where one wanted to go, signing out ends it', async ({ page }) => {
   await page.goto('/templates/visit-confirmed');
@@ -39,7 +39,7 @@ test('without a connection nothing is lost', async ({ page, context }) => {
   await expect(page.getByText('There is no connection to the server. Try again in a moment.')).toBeVisible();
   await context.setOffline(false);
   await page.getByRole('button', { name: 'Sign in' }).click();
-  await expect(page.getByRole('heading', { name: 'Templates', exact: true })).toBeVisible();
+  await expect(page.getByRole('heading', { name: TODAY })).toBeVisible();
 });
 
 test('nobody is led to another site by signing in', async ({ page, baseURL }) => {
@@ -48,7 +48,7 @@ test('nobody is led to another site by signing in', async ({ page, baseURL }) =>
     await page.getByLabel('Email address').fill('imke@larkfield.example');
     await page.getByLabel('Password').fill('larkfield-imke');
     await page.getByRole('button', { name: 'Sign in' }).click();
-    await expect(page.getByRole('heading', { name: 'Templates', exact: true })).toBeVisible();
+    await expect(page.getByRole('heading', { name: TODAY })).toBeVisible();
     expect(page.url()).toContain(baseURL);
     await page.getByRole('button', { name: 'Sign out' }).click();
     await expect(page.getByRole('button', { name: 'Sign in' })).toBeVisible();
@@ -63,4 +63,10 @@ test('another site can neither sign in nor out', async ({ page, request }) => {
   expect((await page.request.delete('/api/session', { headers })).status()).toBe(403);
   await page.goto('/templates');
   await expect(page.getByRole('heading', { name: 'Templates', exact: true })).toBeVisible();
+});
+
+test('in a demonstration a member is one press away', async ({ page }) => {
+  await page.goto('/sign-in');
+  await page.getByRole('button', { name: 'Teo Marsh' }).click();
+  await expect(page.getByRole('heading', { name: TODAY })).toBeVisible();
 });

@@ -155,7 +155,9 @@ async function written(filled: Filled, situation: Situation, { as, now }: FillAr
       return composeLetter(filled, situation, { date: new Date(now) });
     }
     case 'json': {
-      const { subject, to, text, html, notes, holes } = filled;
+      const { subject, to, text, html } = filled;
+      const notes = filled.notes.map(({ id: _, ...note }) => note);
+      const holes = filled.holes.map(({ id: _, kind: _kind, ...hole }) => hole);
       return `${JSON.stringify({ subject, to, text, html, notes, holes, proof: proof(filled, situation) }, null, 2)}\n`;
     }
   }

@@ -4,6 +4,7 @@ import { cache } from 'react';
 import type { StartingPoint } from '../core/records/which/situation';
 import { recordPage } from '../server/recordPage';
 import { showLetters } from '../server/showLetters';
+import { PaymentForm } from '../ui/records/PaymentForm';
 import { RecordPaper } from '../ui/records/RecordPaper';
 import { requireMember } from './session';
 
@@ -37,5 +38,10 @@ export async function RecordRoute({
   const found = await load(kind, keyFrom(segment));
   if (!found) notFound();
   const letters = await showLetters(await requireMember(), found.letters);
-  return <RecordPaper from={`${kind}:${keyFrom(segment)}`} back={back} view={found.view} letters={letters} />;
+  const key = keyFrom(segment);
+  return (
+    <RecordPaper from={`${kind}:${key}`} back={back} view={found.view} letters={letters}>
+      {found.payable && <PaymentForm key={found.payable.version} invoice={key} {...found.payable} />}
+    </RecordPaper>
+  );
 }

@@ -1,4 +1,7 @@
 import { recordView, type RecordView } from '../core/describe/recordView';
+import { isoOf } from '../core/dates/civil';
+import { decimalString, minorDigits } from '../core/money/currency';
+import { SCHEMA_DEFAULTS } from '../core/records/defaults';
 import { RecordBook } from '../core/records/recordBook';
 import type { StartingPoint } from '../core/records/which/situation';
 import { lettersOf, type KeptLetter, type LetterFilter } from '../data/repositories/letters';
@@ -11,6 +14,8 @@ import type { CurrentMember } from './currentMember';
 export interface RecordPage {
   view: RecordView;
   letters: KeptLetter[];
+  /** an invoice that something may still be paid on */
+  payable?: { version: number; currency: string; open: string; today: string };
 }
 
 /** So many letters stand on a record's page; the others are in Post. */
@@ -30,6 +35,21 @@ export async function recordPage(
     recordsOfBusiness(database, business_id, scopeFrom(start, record)),
     lettersOf(database, business_id, filter, MOST_LETTERS),
   ]);
-  const view = recordView(new RecordBook(records!, now()), start);
-  return view && { view, letters };
+  const book = new RecordBook(records!, now());
+  const view = recordView(book, start);
+  if (!view) return undefined;
+  const payable = start.kind === 'invoice' ? payableOf(book, start.key, record.version) : undefined;
+  return { view, letters, ...(payable ? { payable } : {}) };
+}
+
+function payableOf(book: RecordBook, key: string, version: number): RecordPage['payable'] {
+  const { isUnpaid, balance } = book.sumsOf(book.invoices.get(key)!);
+  if (!isUnpaid) return undefined;
+  const { currency = SCHEMA_DEFAULTS.currency } = book.business;
+  return {
+    version,
+    currency,
+    open: decimalString(balance, minorDigits(currency)),
+    today: isoOf(book.today),
+  };
 }

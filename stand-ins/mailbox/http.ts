@@ -4,18 +4,26 @@ import { letterPage, listPage } from './page';
 
 /**
  * The mailbox's pages, and an interface for tests:
- * GET /letters?to=ADDRESS · DELETE /letters · POST /refuse {code, words, times} · POST /delay {milliseconds}.
+ * GET /letters?to=ADDRESS · DELETE /letters · POST /refuse {code, words, times, to} · POST /delay {milliseconds} ·
+ * POST /away {milliseconds}: nothing answers by SMTP for so long.
  * It sets no cookies, as ports share them.
  */
-export function startHttp(letters: Letters, port: number): Server {
+export function startHttp(letters: Letters, port: number, away: (milliseconds: number) => void): Server {
   const server = createServer((request, response) => {
-    answer(letters, request, response).catch((error: Error) => send(response, 400, { error: error.message }));
+    answer(letters, away, request, response).catch((error: Error) =>
+      send(response, 400, { error: error.message }),
+    );
   });
   server.listen(port, '127.0.0.1', () => console.log(`HTTP on 127.0.0.1:${port}`));
   return server;
 }
 
-async function answer(letters: Letters, request: IncomingMessage, response: ServerResponse): Promise<void> {
+async function answer(
+  letters: Letters,
+  away: (milliseconds: number) => void,
+  request: IncomingMessage,
+  response: ServerResponse,
+): Promise<void> {
   const url = new URL(request.url ?? '/', 'http://mailbox');
   const route = `${request.method} ${url.pathname}`;
   const letter = letters.find(Number(/^\/letters\/(\d+)(?:\/html)?$/.exec(url.pathname)?.[1]));
@@ -30,8 +38,13 @@ async function answer(letters: Letters, request: IncomingMessage, response: Serv
     return send(response, 200, {});
   }
   if (route === 'POST /refuse') {
-    const { code = 450, words = 'Try again later', times = 1 } = await body(request);
-    letters.refuseNext(Number(code), String(words), Number(times));
+    const { code = 450, words = 'Try again later', times = 1, to } = await body(request);
+    const refusal = { code: Number(code), words: String(words), ...(to ? { to: String(to) } : {}) };
+    letters.refuseNext(refusal, Number(times));
+    return send(response, 200, {});
+  }
+  if (route === 'POST /away') {
+    away(Number((await body(request)).milliseconds ?? 0));
     return send(response, 200, {});
   }
   if (route === 'POST /delay') {

@@ -33,17 +33,19 @@ it('the oldest letters go first when there are too many', () => {
   expect(letters.find(1001)?.subject).toBe('No 1000');
 });
 
-it('refusals are given out once each', () => {
+it('refusals are given out once each, to an address of their own where they have one', () => {
   const letters = new Letters();
-  letters.refuseNext(450, 'later', 2);
-  expect([letters.takeRefusal(), letters.takeRefusal(), letters.takeRefusal()]).toEqual([
-    { code: 450, words: 'later' },
-    { code: 450, words: 'later' },
-    undefined,
-  ]);
-  letters.refuseNext(550, 'never', 1);
+  letters.refuseNext({ code: 450, words: 'later' }, 1);
+  letters.refuseNext({ code: 550, words: 'never', to: 'b@x.example' }, 1);
+  expect([
+    letters.takeRefusal(['a@x.example'])?.words,
+    letters.takeRefusal(['a@x.example'])?.words,
+    letters.takeRefusal(['b@x.example'])?.words,
+    letters.takeRefusal(['b@x.example'])?.words,
+  ]).toEqual(['later', undefined, 'never', undefined]);
+  letters.refuseNext({ code: 550, words: 'never' }, 1);
   letters.clear();
-  expect(letters.takeRefusal()).toBeUndefined();
+  expect(letters.takeRefusal(['a@x.example'])).toBeUndefined();
 });
 
 it('nothing that a letter says becomes a page’s markup', () => {

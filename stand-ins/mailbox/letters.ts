@@ -12,6 +12,13 @@ export interface Letter {
   raw: string;
 }
 
+/** What a delivery is met with: any, or one to an address. */
+export interface Refusal {
+  code: number;
+  words: string;
+  to?: string;
+}
+
 /** How many letters are kept: the oldest go first. */
 const MOST = 1000;
 
@@ -19,7 +26,7 @@ const MOST = 1000;
 export class Letters {
   private kept: Letter[] = [];
   private count = 0;
-  private refusals: { code: number; words: string }[] = [];
+  private refusals: Refusal[] = [];
   delay = 0;
 
   add(letter: Omit<Letter, 'id'>): void {
@@ -48,11 +55,13 @@ export class Letters {
     this.delay = 0;
   }
 
-  refuseNext(code: number, words: string, times: number): void {
-    for (let i = 0; i < times; i++) this.refusals.push({ code, words });
+  refuseNext(refusal: Refusal, times: number): void {
+    for (let i = 0; i < times; i++) this.refusals.push(refusal);
   }
 
-  takeRefusal(): { code: number; words: string } | undefined {
-    return this.refusals.shift();
+  /** The refusal that a letter to these addresses is met with, each given out once. */
+  takeRefusal(to: readonly string[]): Refusal | undefined {
+    const at = this.refusals.findIndex((one) => one.to === undefined || to.includes(one.to));
+    return at < 0 ? undefined : this.refusals.splice(at, 1)[0];
   }
 }

@@ -5,8 +5,11 @@ import { Letters } from './letters';
 import { startSmtp } from './smtp';
 
 const letters = new Letters();
-const smtp = startSmtp(letters, Number(process.env.MAILBOX_SMTP_PORT ?? 3425));
-const http = startHttp(letters, Number(process.env.MAILBOX_PORT ?? 3480));
+const listen = () => startSmtp(letters, Number(process.env.MAILBOX_SMTP_PORT ?? 3425));
+let smtp = listen();
+const http = startHttp(letters, Number(process.env.MAILBOX_PORT ?? 3480), (milliseconds) => {
+  smtp.close(() => setTimeout(() => (smtp = listen()), milliseconds));
+});
 
 for (const signal of ['SIGTERM', 'SIGINT'] as const) {
   process.on(signal, () => {

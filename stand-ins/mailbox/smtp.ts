@@ -19,7 +19,7 @@ export function startSmtp(letters: Letters, port: number): SMTPServer {
       });
 
       async function take(raw: Buffer) {
-        const refusal = letters.takeRefusal();
+        const refusal = letters.takeRefusal(session.envelope.rcptTo.map(({ address }) => address));
         if (refusal) return done(Object.assign(new Error(refusal.words), { responseCode: refusal.code }));
         const parsed = await simpleParser(raw);
         letters.add({

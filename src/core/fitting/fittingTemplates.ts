@@ -24,6 +24,9 @@ export interface Fit {
   reason: string;
 }
 
+/** What was sent within so many days is hardly wanted again. */
+const LATELY = 7;
+
 export interface FittingTemplates {
   /** those for this record at this moment, likeliest first */
   fitting: Fit[];
@@ -34,7 +37,7 @@ export interface FittingTemplates {
 /**
  * Which templates fit a record, by three plain rules in this order: it starts from the same kind of record; it is for
  * the state the invoice is in, or the time there is to the visit; the member has used it before. One already sent for
- * this record comes after those that were not.
+ * this record stands further down, and far down when that was lately.
  * @param letters the letters written before: all about this record, and the member's own
  */
 export function fittingTemplates(
@@ -55,12 +58,18 @@ export function fittingTemplates(
     const used = own.filter(({ member }) => member === sender.key).length;
     const sameStart = head.startsFrom === start.kind;
     const { apt, reason } = momentOf(speaksOf(template), situation, formats);
-    const words = sent
-      ? `Sent on ${formats.date(dayOf(sent.at, book.zone), 'day and month')}`
-      : (reason ?? (used > 0 ? `You have used it ${times(used)}` : undefined));
+    const sentOn = sent && dayOf(sent.at, book.zone);
+    const words = [
+      reason,
+      sentOn === undefined ? undefined : `sent on ${formats.date(sentOn, 'day and month')}`,
+    ]
+      .filter(Boolean)
+      .join(', ');
+    const use = used > 0 ? `You have used it ${times(used)}` : startsFromInWords(head.startsFrom);
     scored.push({
-      fit: { key, reason: words ?? startsFromInWords(head.startsFrom) },
-      score: (sent ? -8 : 0) + apt * 4 + Math.min(used, 20) / 10,
+      fit: { key, reason: words ? capital(words) : use },
+      score:
+        apt * 4 + Math.min(used, 20) / 10 - (sentOn === undefined ? 0 : book.today - sentOn < LATELY ? 6 : 3),
       fits: sameStart && apt >= 0,
     });
   }
@@ -75,6 +84,10 @@ export function fittingTemplates(
 function canStart(startsFrom: StartingPoint['kind'], situation: Situation): boolean {
   if (startsFrom === situation.start.kind || startsFrom === 'client') return true;
   return LEADS_TO[situation.start.kind].includes(startsFrom) && situation[startsFrom] !== undefined;
+}
+
+function capital(words: string): string {
+  return words.charAt(0).toUpperCase() + words.slice(1);
 }
 
 function times(count: number): string {

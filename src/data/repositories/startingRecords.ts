@@ -8,6 +8,7 @@ export interface StartingRecord {
   id: string;
   client_id: string | null;
   project_id: string | null;
+  version: number;
 }
 
 const COLUMNS: Readonly<Record<StartingPoint['kind'], string>> = {
@@ -25,7 +26,7 @@ export async function startingRecord(
   { kind, key }: StartingPoint,
 ): Promise<StartingRecord | undefined> {
   const [found] = await sequelize.query<StartingRecord>(
-    `select ${COLUMNS[kind]} from ${kind} where business_id = $business_id and key = $key`,
+    `select ${COLUMNS[kind]}, version from ${kind} where business_id = $business_id and key = $key`,
     { bind: { business_id, key }, type: QueryTypes.SELECT },
   );
   return found;

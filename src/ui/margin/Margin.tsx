@@ -31,7 +31,7 @@ export function Margin({ notes, chosen, onChoose, page, body }: Props) {
   });
 
   return (
-    <aside ref={margin} className={`margin ${chosen === undefined ? '' : 'margin-open'}`} aria-label="Margin">
+    <aside ref={margin} className="margin" aria-label="Margin">
       {shown.map((note) => {
         const open = isChosen(note, chosen);
         return (
@@ -39,7 +39,7 @@ export function Margin({ notes, chosen, onChoose, page, body }: Props) {
             key={note.id}
             className={`note ${note.hole ? 'note-missing' : ''} ${note.was === undefined ? '' : 'note-changed'} ${open ? 'note-open' : ''}`}
             data-for={note.ids.join(' ')}
-            aria-label={note.hole ? `Missing: ${note.label}` : note.label}
+            aria-label={note.hole ? `Missing: ${note.label}` : `${note.label}: ${note.words}`}
           >
             <button
               type="button"

@@ -1,6 +1,6 @@
 'use client';
 
-import { useId, useState, type FormEvent } from 'react';
+import { useId, useRef, useState, type FormEvent } from 'react';
 import Form from 'react-bootstrap/Form';
 import { alternativesTo, type Alternatives } from '../../core/writing/alternatives';
 import type { MarginNote } from '../../core/writing/marginOf';
@@ -11,18 +11,27 @@ interface Props {
   note: MarginNote;
   filled: FilledLetter;
   store: LetterStore;
+  /** something was cured: the note has no more to say */
+  onDone: () => void;
 }
 
 /** What a note says when it is open: what, where from, why, what else; or what is missing, with its cures. */
-export function NoteBody({ note, filled, store }: Props) {
+export function NoteBody({ note, filled, store, onDone }: Props) {
   const others = alternativesTo(note.record, filled.situation);
   return (
     <>
-      {note.hole && <Cures note={note} store={store} />}
+      {note.hole && <Cures note={note} store={store} onDone={onDone} />}
       {note.was !== undefined && (
         <p className="note-reason">
           {note.was ? <>The records say: {note.was} </> : 'The records say nothing. '}
-          <button type="button" className="btn btn-link" onClick={() => store.putBack(note.ids)}>
+          <button
+            type="button"
+            className="btn btn-link"
+            onClick={() => {
+              store.putBack(note.ids);
+              onDone();
+            }}
+          >
             Put back
           </button>
         </p>
@@ -32,7 +41,7 @@ export function NoteBody({ note, filled, store }: Props) {
   );
 }
 
-function Cures({ note, store }: { note: MarginNote; store: LetterStore }) {
+function Cures({ note, store, onDone }: Omit<Props, 'filled'>) {
   const [wrong, setWrong] = useState<string>();
   const field = useId();
   const { label, hole, ids } = note;
@@ -42,12 +51,10 @@ function Cures({ note, store }: { note: MarginNote; store: LetterStore }) {
   function fill(event: FormEvent<HTMLFormElement>) {
     event.preventDefault();
     const typed = String(new FormData(event.currentTarget).get('words') ?? '');
-    if (!typed.trim()) setWrong(`Write ${blank ? 'the answer' : `the ${label}`}.`);
-    else if (!blank) store.fillIn(ids, typed);
-    else {
-      const expected = store.answer(label, typed);
-      setWrong(expected && `Write ${expected}.`);
-    }
+    if (!typed.trim()) return setWrong(`Write ${blank ? 'the answer' : `the ${label}`}.`);
+    const expected = blank ? store.answer(label, typed) : store.fillIn(ids, typed);
+    if (expected === undefined) onDone();
+    else setWrong(`Write ${expected}.`);
   }
 
   return (
@@ -57,7 +64,14 @@ function Cures({ note, store }: { note: MarginNote; store: LetterStore }) {
           {blank ? label : `Words for ${label}`}
         </Form.Label>
         {blank && type.kind === 'long text' ? (
-          <Form.Control as="textarea" rows={4} id={field} name="words" isInvalid={wrong !== undefined} />
+          <Form.Control
+            as="textarea"
+            rows={4}
+            id={field}
+            name="words"
+            autoFocus
+            isInvalid={wrong !== undefined}
+          />
         ) : blank && (type.kind === 'choice' || type.kind === 'yes/no') ? (
           <Form.Select id={field} name="words">
             {(type.kind === 'choice' ? type.of : ['yes', 'no']).map((one) => (
@@ -70,6 +84,7 @@ function Cures({ note, store }: { note: MarginNote; store: LetterStore }) {
             name="words"
             type={blank && type.kind === 'date' ? 'date' : 'text'}
             autoComplete="off"
+            autoFocus
             isInvalid={wrong !== undefined}
           />
         )}
@@ -80,7 +95,14 @@ function Cures({ note, store }: { note: MarginNote; store: LetterStore }) {
       <p className="problem" role="alert">
         {wrong}
       </p>
-      <button type="button" className="btn btn-link" onClick={() => store.leaveOut(ids)}>
+      <button
+        type="button"
+        className="btn btn-link"
+        onClick={() => {
+          store.leaveOut(ids);
+          onDone();
+        }}
+      >
         Leave the sentence out
       </button>
     </>
@@ -95,9 +117,11 @@ function Others({
   store: LetterStore;
 }) {
   const [open, setOpen] = useState(false);
+  const toggle = useRef<HTMLButtonElement>(null);
   return (
     <div className="note-others">
       <button
+        ref={toggle}
         type="button"
         className="btn btn-link"
         aria-expanded={open}
@@ -109,7 +133,15 @@ function Others({
         <ul>
           {others.map(({ key, name, note, choice }) => (
             <li key={key}>
-              <button type="button" className="choice" onClick={() => store.choose(choice)}>
+              <button
+                type="button"
+                className="choice"
+                onClick={() => {
+                  store.choose(choice);
+                  setOpen(false);
+                  toggle.current?.focus();
+                }}
+              >
                 <b>{name}</b> {note}
               </button>
             </li>

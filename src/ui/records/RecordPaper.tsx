@@ -1,4 +1,5 @@
 import Link from 'next/link';
+import type { ReactNode } from 'react';
 import { Letters, type ShownLetter } from '../letters/Letters';
 
 interface Props {
@@ -16,6 +17,8 @@ interface Props {
     client?: { key: string; name: string };
   };
   letters: ShownLetter[];
+  /** what can be done about the record besides writing */
+  children?: ReactNode;
 }
 
 const PATHS: Readonly<Record<string, string>> = {
@@ -33,7 +36,7 @@ const HEADINGS = [
 ];
 
 /** A record on paper: its facts, what hangs on it, and its letters. */
-export function RecordPaper({ from, back, view, letters }: Props) {
+export function RecordPaper({ from, back, view, letters, children }: Props) {
   const { title, note, facts, tables, links, client } = view;
   return (
     <article className="paper letter record" aria-labelledby="record-title">
@@ -64,6 +67,7 @@ export function RecordPaper({ from, back, view, letters }: Props) {
           </div>
         ))}
       </dl>
+      {children}
       {tables.map((table) => (
         <section key={table.title}>
           <h2>{table.title}</h2>

@@ -6,7 +6,6 @@ import Button from 'react-bootstrap/Button';
 import { greetingName } from '../../core/people/names';
 import type { LetterView } from './letterStore';
 import type { Problem, Sending } from './useSending';
-import { signInAgain } from './useWriting';
 
 interface Props {
   view: LetterView;
@@ -16,19 +15,29 @@ interface Props {
   /** goes to the first thing that keeps the letter */
   onStops: () => void;
   onRefresh: () => void;
+  onSignIn: () => void;
   /** where the letter will be found, and what to do next */
   after: { href: string; words: string };
 }
 
 /** Where a letter is signed off: what the proof says, and the one main button. */
-export function LetterFoot({ view, sending, onSend, onTakeBack, onStops, onRefresh, after }: Props) {
+export function LetterFoot({
+  view,
+  sending,
+  onSend,
+  onTakeBack,
+  onStops,
+  onRefresh,
+  onSignIn,
+  after,
+}: Props) {
   if (sending.state === 'kept') return <Gone sending={sending} onTakeBack={onTakeBack} after={after} />;
   const stops = view.marks.filter(({ kind }) => kind === 'stop');
   const busy = sending.state === 'handing over';
   return (
     <div className="letter-foot">
       {sending.state === 'writing' && sending.problem && (
-        <Trouble problem={sending.problem} onRefresh={onRefresh} />
+        <Trouble problem={sending.problem} onRefresh={onRefresh} onSignIn={onSignIn} />
       )}
       <div className="foot-line">
         {stops.length ? (
@@ -64,7 +73,15 @@ function addressee({ filled }: LetterView): string {
   return and(names);
 }
 
-function Trouble({ problem, onRefresh }: { problem: Problem; onRefresh: () => void }) {
+function Trouble({
+  problem,
+  onRefresh,
+  onSignIn,
+}: {
+  problem: Problem;
+  onRefresh: () => void;
+  onSignIn: () => void;
+}) {
   switch (problem.kind) {
     case 'offline':
       return (
@@ -76,7 +93,7 @@ function Trouble({ problem, onRefresh }: { problem: Problem; onRefresh: () => vo
       return (
         <p className="trouble" role="alert">
           You have been signed out. What you wrote is kept on this device.{' '}
-          <button type="button" className="btn btn-link" onClick={signInAgain}>
+          <button type="button" className="btn btn-link" onClick={onSignIn}>
             Sign in again
           </button>
         </p>

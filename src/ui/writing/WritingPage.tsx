@@ -6,13 +6,14 @@ import { nameBooking, nameEnquiry, nameInvoice, nameProject } from '../../core/d
 import type { Situation } from '../../core/records/which/situation';
 import { Margin } from '../margin/Margin';
 import { NoteBody } from '../margin/NoteBody';
-import { keepDraft, renewDraft } from './drafts';
+import { renewDraft } from './drafts';
 import { LetterFoot } from './LetterFoot';
 import { LetterHead } from './LetterHead';
 import { LetterPage, useLetter } from './LetterPage';
 import { TemplateChooser } from './TemplateChooser';
+import { useDraft } from './useDraft';
 import { useSending } from './useSending';
-import { useWriting, type Writing } from './useWriting';
+import { signInAgain, useWriting, type Writing } from './useWriting';
 
 interface Props {
   start: StartingPoint;
@@ -112,14 +113,7 @@ function Desk({ writing, start, template, onRefresh }: DeskProps) {
       store.choose({ template });
   }, []);
 
-  // What is typed is kept on the device until the server has it.
-  const open = sending.state !== 'kept';
-  useEffect(() => {
-    if (!view || !open) return;
-    const kept = { id: draft.id, letter: view.letter, base: view.filled.document };
-    const timer = setTimeout(() => void keepDraft(draftKey, kept).catch(() => undefined), 150);
-    return () => clearTimeout(timer);
-  }, [view, open, draft.id, draftKey]);
+  const keep = useDraft(writing, view, sending.state !== 'kept');
 
   const goToStop = () => {
     const hole = view?.notes.find((note) => note.hole);
@@ -129,6 +123,19 @@ function Desk({ writing, start, template, onRefresh }: DeskProps) {
     place?.scrollIntoView({ block: 'center' });
     place?.querySelector<HTMLElement>('button, input, select')?.focus();
   };
+
+  /** A note that is done with closes, and what was written on is written on. */
+  const backToPage = () => {
+    setChosen(undefined);
+    page.current?.querySelector<HTMLElement>('[contenteditable="true"]')?.focus({ preventScroll: true });
+  };
+
+  useEffect(() => {
+    if (chosen === undefined) return;
+    const press = (event: KeyboardEvent) => event.key === 'Escape' && setChosen(undefined);
+    document.addEventListener('keydown', press);
+    return () => document.removeEventListener('keydown', press);
+  }, [chosen]);
 
   const refresh = async () => {
     const now = store.refresh();
@@ -162,7 +169,10 @@ function Desk({ writing, start, template, onRefresh }: DeskProps) {
       <div id="page" className="page-area writing" tabIndex={-1}>
         {view ? (
           <>
-            <article className="paper letter" aria-label={`Letter to ${name}`}>
+            <article className="paper letter" aria-labelledby="letter-title">
+              <h1 id="letter-title" className="visually-hidden">
+                Letter to {name}
+              </h1>
               <LetterHead
                 filled={view.filled}
                 store={store}
@@ -185,6 +195,7 @@ function Desk({ writing, start, template, onRefresh }: DeskProps) {
                 onTakeBack={() => void takeItBack()}
                 onStops={goToStop}
                 onRefresh={() => void refresh()}
+                onSignIn={() => void keep().then(signInAgain)}
                 after={after}
               />
             </article>
@@ -196,7 +207,9 @@ function Desk({ writing, start, template, onRefresh }: DeskProps) {
                 chosen={chosen}
                 onChoose={setChosen}
                 page={page}
-                body={(note) => <NoteBody note={note} filled={view.filled} store={store} />}
+                body={(note) => (
+                  <NoteBody note={note} filled={view.filled} store={store} onDone={backToPage} />
+                )}
               />
             )}
           </>

@@ -41,7 +41,7 @@ export async function keepDraft(key: string, draft: Draft): Promise<boolean> {
   await update<Draft | undefined>(
     key,
     (before) => {
-      kept = before === undefined || before.id === draft.id;
+      kept = before?.id === draft.id;
       return kept ? draft : before;
     },
     store(),

@@ -92,7 +92,7 @@ export class LetterStore {
     return (template && !Array.isArray(template) && template.blanks.get(name)?.answer) || { kind: 'text' };
   }
 
-  fillIn(ids: readonly string[], words: string): void {
+  fillIn(ids: readonly string[], words: string): undefined {
     this.changeDocument((document) => fillIn(document, new Set(ids), words));
   }
 
@@ -126,8 +126,9 @@ export class LetterStore {
     clearTimeout(this.pending);
     this.pending = undefined;
     const letter = this.current();
-    const filled = letter && this.fill(letter.choices);
-    if (!letter || !filled) return this.view;
+    if (!letter || (this.view && same(letter, this.view.letter))) return this.view;
+    const filled = this.fill(letter.choices);
+    if (!filled) return this.view;
     const notes = marginOf(letter.document, filled);
     const { marks } = proofLetter(letter.document, filled);
     this.letter = letter;
@@ -158,4 +159,8 @@ export class LetterStore {
     if (filled) this.filledFor = { choices: key, filled };
     return filled;
   }
+}
+
+function same(a: Letter, b: Letter): boolean {
+  return a === b || JSON.stringify(a) === JSON.stringify(b);
 }

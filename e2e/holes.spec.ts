@@ -1,0 +1,101 @@
+import { expect, test, type Page } from '@playwright/test';
+import { expectAccessible, signIn } from './signedIn';
+import { editable, openNote } from './writing';
+
+/** Each size gives a template of its own a sentence with a fact that the visit of 4 November lacks. */
+const TEMPLATES = { desk: 'we-had-to-move-your-visit', phone: 'short-note' } as const;
+const SENTENCE = 'The price is {{booking.price}}. Do ring me.';
+
+async function addSentence(page: Page, template: string): Promise<void> {
+  await page.goto(`/templates/${template}`);
+  await page.getByRole('tab', { name: 'Words' }).click();
+  const words = page.getByRole('textbox', { name: 'Head and words' });
+  await words.fill((await words.inputValue()).replace('{{signature}}', `${SENTENCE}\n\n{{signature}}`));
+  await page.getByRole('button', { name: 'Keep this version' }).click();
+  await expect(page.getByText('Kept as version 2.')).toBeVisible();
+}
+
+test('a hole stops the letter and says where it is; three ways to cure it', async ({ page }, { project }) => {
+  const template = TEMPLATES[project.name as 'desk'];
+  await signIn(page);
+  await addSentence(page, template);
+  await page.goto(`/write?from=booking:b43&template=${template}`);
+  const letter = page.getByRole('article', { name: /^Letter to/ });
+  const text = await editable(page);
+  const margin = page.getByRole('complementary', { name: 'Margin' });
+  const send = letter.getByRole('button', { name: /^Send to/ });
+
+  // The blanks of the template are asked in the text.
+  for (const name of ['The old day', 'Subject']) {
+    const question = text.getByRole('textbox', { name });
+    if (!(await question.count())) continue;
+    await question.focus();
+    await question.fill(name === 'Subject' ? 'A word' : '2026-11-04');
+    // A date is taken as soon as it is whole.
+    if (name === 'Subject') await question.press('Enter');
+  }
+  const long = text.getByRole('button', { name: 'Missing: Your words' });
+  if (await long.count()) {
+    await long.click();
+    await margin.getByRole('textbox', { name: 'Your words' }).fill('Thank you.\nIt went well.');
+    await margin.getByRole('button', { name: 'Fill in' }).click();
+    await expect(text).toContainText('It went well.');
+  }
+
+  await expect(letter.getByRole('status')).toContainText('has no price.');
+  await expect(send).toHaveCount(0);
+  await page.keyboard.press('Control+Enter');
+  await expect(letter.getByText('Going.')).toHaveCount(0);
+  await expectAccessible(page);
+
+  // Typed.
+  await letter.getByRole('button', { name: '1 stop' }).click();
+  const note = margin.getByRole('region', { name: 'Missing: booking price' });
+  await note.getByRole('button', { name: 'Fill in' }).click();
+  await expect(note.getByRole('alert')).toHaveText('Write the booking price.');
+  await note.getByRole('textbox', { name: 'Words for booking price' }).fill('agreed on the day');
+  await page.keyboard.press('Enter');
+  await expect(text).toContainText('The price is agreed on the day. Do ring me.');
+  await expect(send).toBeEnabled();
+  const changed = await openNote(page, 'price', 'agreed on the day');
+  await expect(changed).toContainText('changed by hand');
+  await changed.getByRole('button', { name: 'Put back' }).click();
+  await expect(send).toHaveCount(0);
+
+  // Left out, and back again.
+  await letter.getByRole('button', { name: '1 stop' }).click();
+  await note.getByRole('button', { name: 'Leave the sentence out' }).click();
+  await expect(text).not.toContainText('The price is');
+  await expect(text).toContainText('Do ring me.');
+  await expect(send).toBeEnabled();
+  await text.press('Control+z');
+  await expect(text).toContainText('The price is');
+  await expect(send).toHaveCount(0);
+
+  // Another record.
+  await letter.getByRole('button', { name: '1 stop' }).click();
+  await note.getByRole('button', { name: 'Take another visit' }).click();
+  await note.getByRole('button', { name: /27 November/ }).click();
+  await expect(text).toContainText('The price is £140.00. Do ring me.');
+  await expect(send).toBeEnabled();
+  const price = await openNote(page, 'price', '£140.00');
+  await expect(price).toContainText('chosen for this letter');
+});
+
+test('somebody without an address stops the letter, and another person cures it', async ({ page }) => {
+  await signIn(page);
+  await page.goto('/write?from=client:oconnell&template=short-note');
+  const letter = page.getByRole('article', { name: /^Letter to/ });
+  await expect(letter.getByRole('status')).toContainText(
+    'has no email address. Add one, or choose another person.',
+  );
+  await page.goto('/write?from=booking:b-college&template=visit-confirmed');
+  await editable(page);
+  await expect(letter).toContainText('Farah Nadim');
+  await letter.getByRole('button', { name: 'Change' }).click();
+  await letter.getByRole('button', { name: /Hale Brandreth, accounts office/ }).click();
+  await expect(letter).toContainText('Hello Hale,');
+  await letter.getByRole('button', { name: 'Change' }).click();
+  await letter.getByRole('button', { name: 'Also to Farah Nadim' }).click();
+  await expect(letter).toContainText('Hello Hale and Farah,');
+});

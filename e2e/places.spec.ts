@@ -1,0 +1,126 @@
+import { expect, test } from '@playwright/test';
+import { expectAccessible, signIn } from './signedIn';
+
+test('a client is found, read, and written to', async ({ page }) => {
+  await signIn(page);
+  await page.getByRole('link', { name: 'Clients', exact: true }).click();
+  await expect(page).toHaveTitle('Clients · Fair Quill');
+  await expect(page.getByRole('link', { name: /Ada and Tom Reyes/ })).toBeVisible();
+  await expectAccessible(page);
+  const search = page.getByRole('searchbox', { name: 'Find a client' });
+  await search.fill('brandreth');
+  await expect(page.getByRole('status').filter({ hasText: '1 of 41' })).toBeVisible();
+  await search.press('ArrowDown');
+  const found = page.getByRole('link', { name: /Thornholt College/ });
+  await expect(found).toBeFocused();
+  await page.keyboard.press('Enter');
+  const record = page.getByRole('article', { name: 'Thornholt College' });
+  await expect(record).toContainText('the porter’s lodge');
+  await expect(record.getByRole('region', { name: 'People' })).toContainText('accounts office');
+  await expect(record.getByRole('heading', { name: 'Instruments' })).toBeVisible();
+  await expect(page).toHaveTitle('Thornholt College · Fair Quill');
+  await expectAccessible(page);
+  await record.getByRole('link', { name: 'Write', exact: true }).click();
+  await expect(page.getByRole('heading', { name: 'Write to Thornholt College' })).toBeVisible();
+  await expect(page.getByRole('button', { name: /Statement of account/ })).toBeVisible();
+  await expectAccessible(page);
+});
+
+test('work stands in lists of its kinds, each leading to its page', async ({ page, isMobile }) => {
+  await signIn(page);
+  await page.getByRole('link', { name: 'Work', exact: true }).click();
+  await expect(page).toHaveTitle('Visits · Fair Quill');
+  for (const [kind, entry, fact] of [
+    ['Visits', /Oda Hartigan.*tuning visit/, 'Who comes'],
+    ['Invoices', /LPC-1034, Joost van der Meulen.*63 days overdue/, 'Still open'],
+    ['Projects', /Restoration|restoration/, 'Looked after by'],
+    ['Enquiries', /Bram Tolliver/, 'Days asked for'],
+  ] as const) {
+    await page.getByRole('navigation', { name: 'Kinds of work' }).getByRole('link', { name: kind }).click();
+    await expect(page.getByRole('searchbox')).toBeVisible();
+    await page.getByRole('link', { name: entry }).first().click();
+    const record = page.getByRole('article').first();
+    await expect(record).toContainText(fact);
+    await expect(record.getByRole('link', { name: 'Write', exact: true })).toBeVisible();
+    await expectAccessible(page);
+    if (isMobile) await record.getByRole('link', { name: kind, exact: true }).click();
+  }
+});
+
+test('post shows what went, came back and came in', async ({ page }) => {
+  await signIn(page);
+  await page.getByRole('link', { name: 'Post', exact: true }).click();
+  await expect(page).toHaveTitle('Post · Fair Quill');
+  await expectAccessible(page);
+  await page.getByRole('searchbox', { name: 'Find a letter' }).fill('bounced');
+  await page
+    .getByRole('link', { name: /bounced/ })
+    .first()
+    .click();
+  await expect(page.getByRole('complementary', { name: 'What became of it' })).toContainText('bounced');
+  await expectAccessible(page);
+});
+
+test('the templates for a letter: those that fit with why, the others folded, all searched', async ({
+  page,
+}) => {
+  await signIn(page);
+  await page.goto('/write?from=invoice:LPC-1034');
+  const fitting = page.getByRole('region', { name: 'Fitting' });
+  await expect(fitting.getByRole('button').first()).toContainText(/First reminder/);
+  await expect(fitting).toContainText('63 days overdue');
+  await expect(page.getByRole('button', { name: /Short note/ })).toHaveCount(0);
+  await page.getByText('Everyday').click();
+  await expect(page.getByRole('button', { name: /Short note/ })).toBeVisible();
+  const search = page.getByRole('searchbox', { name: 'Find a template' });
+  await search.fill('stands account');
+  await expect(page.getByRole('button', { name: /Statement of account/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /Short note/ })).toHaveCount(0);
+  await search.fill('no such words');
+  await expect(page.getByText('No template has these words.')).toBeVisible();
+});
+
+test('what is not there says so, on every place', async ({ page }) => {
+  await signIn(page);
+  for (const [path, words] of [
+    ['/clients/nobody', 'There is no such client.'],
+    ['/work/invoices/LPC-9999', 'There is no such record.'],
+    ['/post/7', 'There is no such letter.'],
+    ['/post/00000000-0000-4000-8000-000000000000', 'There is no such letter.'],
+    ['/write?from=invoice:LPC-9999', 'There is no such record'],
+    ['/write?from=nothing', 'There is nothing here'],
+    ['/work/nothing', 'There is nothing here'],
+  ] as const) {
+    await page.goto(path);
+    await expect(page.getByText(words)).toBeVisible();
+  }
+  await expectAccessible(page);
+});
+
+test('without a connection there is a page of our own', async ({ page, context }) => {
+  await signIn(page);
+  await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
+  await expect.poll(() => page.evaluate(() => Boolean(navigator.serviceWorker.controller))).toBe(true);
+  await context.setOffline(true);
+  await page.goto('/clients', { waitUntil: 'commit' });
+  await expect(page.getByRole('heading', { name: 'There is no connection' })).toBeVisible();
+  await expect(page).toHaveTitle('No connection · Fair Quill');
+  await context.setOffline(false);
+  await page.getByRole('link', { name: 'Try again' }).click();
+  await expect(page.getByRole('heading', { name: 'Clients' })).toBeVisible();
+});
+
+test('the sheet of keys, and the slash', async ({ page, isMobile }) => {
+  test.skip(isMobile, 'A phone has no keys.');
+  await signIn(page);
+  await page.keyboard.press('?');
+  const sheet = page.getByRole('dialog', { name: 'Keys' });
+  await expect(sheet).toContainText('Send the letter');
+  await expectAccessible(page);
+  await page.keyboard.press('Escape');
+  await expect(sheet).toBeHidden();
+  await page.goto('/clients');
+  await page.getByRole('heading', { name: 'Clients' }).click();
+  await page.keyboard.press('/');
+  await expect(page.getByRole('searchbox', { name: 'Find a client' })).toBeFocused();
+});

@@ -1,0 +1,73 @@
+import { expect, type APIRequestContext, type Locator, type Page } from '@playwright/test';
+
+const MAILBOX = process.env.MAILBOX_URL!;
+
+export interface Received {
+  subject: string;
+  text: string;
+  html: string;
+  to: string[];
+  headers: { name: string; value: string }[];
+}
+
+/** The letters an address has got. */
+export async function mailboxOf(request: APIRequestContext, to: string): Promise<Received[]> {
+  return (await (await request.get(`${MAILBOX}/letters?to=${encodeURIComponent(to)}`)).json()) as Received[];
+}
+
+/** The letters of an address with a subject, once there are any. */
+export async function arrived(request: APIRequestContext, to: string, subject: string): Promise<Received[]> {
+  let found: Received[] = [];
+  await expect
+    .poll(
+      async () => {
+        found = (await mailboxOf(request, to)).filter((letter) => letter.subject === subject);
+        return found.length;
+      },
+      { timeout: 40_000 },
+    )
+    .toBeGreaterThan(0);
+  return found;
+}
+
+/** Lets the next letter to an address be refused. */
+export async function refuseNext(
+  request: APIRequestContext,
+  to: string,
+  code: number,
+  words: string,
+): Promise<void> {
+  await request.post(`${MAILBOX}/refuse`, { data: { code, words, to } });
+}
+
+/** Lets nothing answer by SMTP for a while. */
+export async function mailServerAway(request: APIRequestContext, milliseconds: number): Promise<void> {
+  await request.post(`${MAILBOX}/away`, { data: { milliseconds } });
+}
+
+/** The page that is written on, once it can be. */
+export async function editable(page: Page): Promise<Locator> {
+  const letter = page.getByRole('textbox', { name: 'Letter' });
+  await expect(letter).toBeVisible();
+  return letter;
+}
+
+/** Puts the caret at the end of the paragraph with some words and types. */
+export async function typeBehind(page: Page, words: string, typed: string): Promise<void> {
+  const letter = await editable(page);
+  await letter.focus();
+  const paragraph = letter.getByRole('paragraph').filter({ hasText: words }).last();
+  await paragraph.evaluate((node) => getSelection()!.collapse(node, node.childNodes.length));
+  await page.keyboard.type(typed);
+}
+
+/** Opens the note of a field from the page: on a desk it stands beside it, on a phone it rises from below. */
+export async function openNote(page: Page, label: string, words: string): Promise<Locator> {
+  await (await editable(page)).getByText(words, { exact: true }).first().click();
+  const note = page
+    .getByRole('complementary', { name: 'Margin' })
+    .getByRole('region', { name: label })
+    .first();
+  await expect(note.getByRole('button', { name: label }).first()).toHaveAttribute('aria-expanded', 'true');
+  return note;
+}
