@@ -28,8 +28,8 @@ export interface RecordView {
   title: string;
   note: string;
   facts: Fact[];
-  /** lines, payments, items, people: each a short table */
-  tables: { title: string; columns: string[]; rows: string[][]; sums?: boolean }[];
+  /** lines, payments, items, people: each a short table; so many of its last columns are sums */
+  tables: { title: string; columns: string[]; rows: string[][]; sums?: 1 | 2 }[];
   /** other records it leads to */
   links: RecordLink[];
   client?: { key: string; name: string };
@@ -236,7 +236,7 @@ class View {
           'Lines',
           ['What', 'Amount'],
           (invoice.lines ?? []).map((line) => [line.description ?? '', money(sumLine(line).amount)]),
-          true,
+          1,
         ),
         table(
           'Payments',
@@ -246,7 +246,7 @@ class View {
             payment.method ?? '',
             money(payment.amount),
           ]),
-          true,
+          1,
         ),
         table(
           'Instalments',
@@ -256,7 +256,7 @@ class View {
             money(part.amount),
             money(this.book.leftOf(part)),
           ]),
-          true,
+          2,
         ),
       ].filter(({ rows }) => rows.length > 0),
       links: project ? [this.named('project', project.key, nameProject(this.book, project))] : [],

@@ -100,7 +100,7 @@ export function RecordIndex({ title, kinds, entries, path, find, empty }: Props)
         />
       </div>
       <p className="count" role="status">
-        {search ? `${found.length} of ${entries.length}` : entries.length}
+        {search ? `${found.length} of ${entries.length}` : `${entries.length} in all`}
       </p>
       <div ref={scroller} className="index-rows">
         <ul style={{ height: rows.getTotalSize() }}>
@@ -118,7 +118,7 @@ export function RecordIndex({ title, kinds, entries, path, find, empty }: Props)
                 >
                   <span className="entry-name">{name}</span>
                   <span className="entry-note">
-                    {note}
+                    <span className="entry-facts">{note}</span>
                     {state && <span className={`entry-state ${STATE_CLASS[state.kind]}`}>{state.words}</span>}
                   </span>
                 </Link>

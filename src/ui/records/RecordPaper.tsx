@@ -12,7 +12,7 @@ interface Props {
     title: string;
     note: string;
     facts: { label: string; value: string }[];
-    tables: { title: string; columns: string[]; rows: string[][]; sums?: boolean }[];
+    tables: { title: string; columns: string[]; rows: string[][]; sums?: 1 | 2 }[];
     links: { kind: string; key: string; name: string; note: string }[];
     client?: { key: string; name: string };
   };
@@ -72,7 +72,7 @@ export function RecordPaper({ from, back, view, letters, children }: Props) {
         <section key={table.title}>
           <h2>{table.title}</h2>
           <div className="table-holder" tabIndex={0} role="region" aria-label={table.title}>
-            <table className={table.sums ? 'sums' : undefined}>
+            <table className={table.sums ? `sums-${table.sums}` : undefined}>
               <thead>
                 <tr>
                   {table.columns.map((column) => (
