@@ -334,7 +334,7 @@ function table(
   title: string,
   columns: string[],
   rows: string[][],
-  sums = false,
+  sums?: 1 | 2,
 ): RecordView['tables'][number] {
   return { title, columns, rows, ...(sums ? { sums } : {}) };
 }
