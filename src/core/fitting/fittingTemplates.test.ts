@@ -1,0 +1,146 @@
+import { describe, expect, it } from 'vitest';
+import { readMoment } from '../dates/zone';
+import { RecordBook } from '../records/recordBook';
+import type { InvoiceData, RecordsFile } from '../records/recordsFile';
+import { situationFrom, type StartingPoint } from '../records/which/situation';
+import { readTemplate } from '../template/text/readTemplate';
+import { fittingTemplates, type PastLetter } from './fittingTemplates';
+import { speaksOf } from './speaksOf';
+
+const template = (name: string, startsFrom: string, body: string, more = '') => ({
+  ...readTemplate(
+    `---\nname: ${name}\ngroup: G\nstarts from: ${startsFrom}\nsubject: S\n${more}---\n${body}\n`,
+    't.md',
+  ).value!,
+  key: name.toLowerCase().replaceAll(' ', '-'),
+  version: 1,
+});
+
+const TEMPLATES = [
+  template('Note', 'client', 'hello'),
+  template('Enclosed', 'invoice', 'here it is', 'attach: [invoice pdf]\n'),
+  template('Reminder', 'invoice', '{{invoice.days_overdue}} days over'),
+  template('Thanks for paying', 'invoice', 'it came on {{invoice.last_paid_on}}'),
+  template('Tomorrow', 'booking', 'we come {{booking.starts_at | from now}}'),
+  template('Confirmed', 'booking', 'on {{booking.starts_at | date}}'),
+  template('How was it', 'booking', 'was it good?'),
+  template('Answer', 'enquiry', 'thank you'),
+  template('Resting', 'invoice', 'x', 'resting: yes\n'),
+];
+
+const invoice = (key: string, due_on: string, more: Partial<InvoiceData> = {}): InvoiceData => ({
+  key,
+  number: key,
+  client: 'c1',
+  status: 'sent',
+  issued_on: '2026-10-01',
+  due_on,
+  lines: [{ unit_price: 10_000 }],
+  ...more,
+});
+const booking = (key: string, starts_at: string) => ({
+  key,
+  client: 'c1',
+  service: 'tuning',
+  status: 'confirmed',
+  starts_at,
+});
+
+const RECORDS: RecordsFile = {
+  business: {},
+  clients: [{ key: 'c1', name: 'Oda Hartigan' }],
+  enquiries: [{ key: 'e1', name: 'Bram', status: 'waiting' }],
+  bookings: [
+    booking('past', '2026-11-20T10:00:00Z'),
+    booking('soon', '2026-11-26T10:00:00Z'),
+    booking('later', '2026-12-20T10:00:00Z'),
+  ],
+  invoices: [
+    invoice('open', '2026-12-10'),
+    invoice('late', '2026-11-24'),
+    invoice('paid', '2026-11-01', { payments: [{ amount: 10_000, paid_on: '2026-11-03' }] }),
+    invoice('draft', '2026-12-10', { status: 'draft' }),
+  ],
+};
+
+function fits(start: StartingPoint, letters: PastLetter[] = []) {
+  const book = new RecordBook(RECORDS, readMoment('2026-11-25T09:00:00Z')!);
+  const situation = situationFrom(book, start, { sender: { key: 'imke' } })!;
+  const { fitting, others } = fittingTemplates(TEMPLATES, situation, letters);
+  return { fitting: fitting.map(({ key, reason }) => `${key}: ${reason}`), others: [...others.values()] };
+}
+
+const from = (kind: StartingPoint['kind'], key: string) => ({ kind, key });
+
+describe('the moment of a template is read from its own words', () => {
+  it('what is always said counts, what an only-when says does not', () => {
+    const guarded = template('G', 'invoice', '{{#when invoice.is_overdue}}{{invoice.days_overdue}}{{/when}}');
+    expect(speaksOf(guarded).overdue).toBe(false);
+    expect(speaksOf(TEMPLATES[2]!).overdue).toBe(true);
+    expect(speaksOf(TEMPLATES[4]!)).toMatchObject({ soon: true, visit: true });
+    expect(speaksOf(TEMPLATES[5]!)).toMatchObject({ soon: false, visit: true });
+  });
+});
+
+describe('templates that fit', () => {
+  it('an overdue invoice: the one that counts the days', () =>
+    expect(fits(from('invoice', 'late')).fitting).toEqual([
+      'reminder: 1 day overdue',
+      'enclosed: From an invoice',
+    ]));
+
+  it('an open one: the one that encloses it', () =>
+    expect(fits(from('invoice', 'open')).fitting).toEqual(['enclosed: It is not due yet']));
+
+  it('a paid one: the one that thanks', () =>
+    expect(fits(from('invoice', 'paid')).fitting).toEqual(['thanks-for-paying: Paid on 3 November']));
+
+  it('a draft: none, and each says why not', () => {
+    const { fitting, others } = fits(from('invoice', 'draft'));
+    expect(fitting).toEqual([]);
+    expect(others.find(({ key }) => key === 'enclosed')?.reason).toBe('It is still a draft');
+  });
+
+  it('a visit by the time there is to it', () => {
+    expect(fits(from('booking', 'soon')).fitting).toEqual([
+      'tomorrow: The visit is tomorrow',
+      'confirmed: The visit is tomorrow',
+      'how-was-it: From a visit',
+    ]);
+    expect(fits(from('booking', 'later')).fitting[0]).toBe('confirmed: The visit is in 3 weeks');
+    expect(fits(from('booking', 'past')).fitting).toEqual(['how-was-it: The visit was 5 days ago']);
+  });
+
+  it('what cannot be filled from here is not offered, nor what rests', () => {
+    expect(fits(from('client', 'c1')).others.map(({ key }) => key)).not.toContain('answer');
+    expect(fits(from('enquiry', 'e1')).fitting).toEqual(['answer: From an enquiry']);
+    expect(fits(from('enquiry', 'e1')).others.map(({ key }) => key)).toEqual(['note']);
+    expect(JSON.stringify(fits(from('invoice', 'late')))).not.toContain('resting');
+  });
+
+  it('what the member has used comes before what they have not', () => {
+    const used = {
+      template: 'how-was-it',
+      about: from('booking', 'x'),
+      at: '2026-09-01T09:00:00Z',
+      member: 'imke',
+    };
+    expect(fits(from('booking', 'soon'), [used, used]).fitting.slice(1)).toEqual([
+      'how-was-it: You have used it twice',
+      'confirmed: The visit is tomorrow',
+    ]);
+    expect(fits(from('booking', 'soon'), [{ ...used, member: 'teo' }]).fitting[1]).toContain('confirmed');
+  });
+
+  it('what was sent for this record stands further down, and says when', () => {
+    const sent = (at: string) => ({ template: 'reminder', about: from('invoice', 'late'), at });
+    expect(fits(from('invoice', 'late'), [sent('2026-11-10T09:00:00Z')]).fitting).toEqual([
+      'reminder: 1 day overdue, sent on 10 November',
+      'enclosed: From an invoice',
+    ]);
+    expect(fits(from('invoice', 'late'), [sent('2026-11-24T09:00:00Z')]).fitting).toEqual([
+      'enclosed: From an invoice',
+      'reminder: 1 day overdue, sent on 24 November',
+    ]);
+  });
+});

@@ -1,0 +1,117 @@
+import { QueryTypes } from 'sequelize';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { RecordBook } from '../../core/records/recordBook';
+import { stableId } from '../demonstration/stableId';
+import { NOW, temporaryDatabase, withDemonstration, type TemporaryDatabase } from '../test/temporaryDatabase';
+import { lettersOf } from './letters';
+import { pastLetters } from './pastLetters';
+import { clientList, invoiceList } from './recordLists';
+import { recordsOfBusiness } from './recordsOfBusiness';
+import { scopeFrom, startingRecord } from './startingRecords';
+import { scopeWorthWriting } from './worthWriting';
+
+let database: TemporaryDatabase;
+const BUSINESS = stableId('business', 'larkfield');
+const IMKE = stableId('member', 'imke');
+
+beforeAll(async () => {
+  database = await temporaryDatabase();
+  await withDemonstration(database);
+});
+afterAll(() => database.drop());
+
+describe('sums in lists', () => {
+  it('are the core’s for every invoice', async () => {
+    const book = new RecordBook((await recordsOfBusiness(database, BUSINESS))!, NOW);
+    const rows = await invoiceList(database, BUSINESS);
+    expect(rows.length).toBe(60);
+    for (const { key, total, paid } of rows) {
+      const sums = book.sumsOf(book.invoices.get(key)!);
+      expect([key, total, paid]).toEqual([key, sums.amount, sums.paid]);
+    }
+    for (const { key, unpaid } of await clientList(database, BUSINESS)) {
+      expect([key, unpaid]).toEqual([key, book.outstanding(book.ofClient({ key }).invoices)]);
+    }
+  });
+
+  it.each([
+    ['0.5', 0],
+    ['1.5', 2],
+    ['2.5', 2],
+    ['2.51', 3],
+    ['-0.5', 0],
+    ['-1.5', -2],
+    ['-2.4', -2],
+  ])('round %s half to even', async (value, rounded) => {
+    const [row] = await database.sequelize.query<{ rounded: number }>(
+      `select round_half_even(${value}) as rounded`,
+      { type: QueryTypes.SELECT },
+    );
+    expect(row!.rounded + 0).toBe(rounded);
+  });
+});
+
+describe('one client’s records', () => {
+  it('are all of theirs and nobody else’s', async () => {
+    const start = { kind: 'invoice', key: 'LPC-1048' } as const;
+    const record = (await startingRecord(database, BUSINESS, start))!;
+    const all = (await recordsOfBusiness(database, BUSINESS))!;
+    const own = (await recordsOfBusiness(database, BUSINESS, scopeFrom(start, record)))!;
+    const ofCollege = <T extends { client?: string }>(rows: readonly T[] | undefined) =>
+      rows!.filter(({ client }) => client === 'college');
+    expect(own.clients).toEqual(all.clients!.filter(({ key }) => key === 'college'));
+    expect(own.invoices).toEqual(ofCollege(all.invoices));
+    expect(own.bookings).toEqual(ofCollege(all.bookings));
+    expect(own.projects).toEqual(ofCollege(all.projects));
+    expect(own.members).toEqual(all.members);
+  });
+
+  it('of somebody who only asked are the enquiry', async () => {
+    const start = { kind: 'enquiry', key: 'e1' } as const;
+    const record = (await startingRecord(database, BUSINESS, start))!;
+    const own = (await recordsOfBusiness(database, BUSINESS, scopeFrom(start, record)))!;
+    expect([own.clients, own.enquiries!.map(({ key }) => key), own.invoices]).toEqual([[], ['e1'], []]);
+  });
+
+  it('are none where there is no such record, or in another business', async () => {
+    expect(
+      await startingRecord(database, BUSINESS, { kind: 'invoice', key: "' or true --" }),
+    ).toBeUndefined();
+    const other = stableId('business', 'other');
+    expect(await startingRecord(database, other, { kind: 'invoice', key: 'LPC-1048' })).toBeUndefined();
+  });
+});
+
+it('what is worth writing about is found without loading everybody', async () => {
+  const scope = await scopeWorthWriting(database, BUSINESS, new Date(NOW), new Date(NOW + 4 * 86_400_000));
+  const names = (await recordsOfBusiness(database, BUSINESS, scope))!.clients!.map(({ key }) => key);
+  expect(names).toContain('college');
+  expect(names).toContain('hartigan');
+  expect(names).not.toContain('underhill');
+  expect(scope.enquiries).toHaveLength(3);
+});
+
+it('the letters written before, with what they were about', async () => {
+  const college = stableId('client', 'college');
+  const letters = await pastLetters(database, BUSINESS, IMKE, { clients: [college] });
+  expect(letters).toContainEqual({
+    template: 'first-reminder',
+    about: { kind: 'invoice', key: 'LPC-1048' },
+    at: '2026-11-15T09:40:00.000Z',
+    member: 'imke',
+  });
+  expect(letters.every(({ at }, i) => i === 0 || letters[i - 1]!.at <= at)).toBe(true);
+});
+
+it('letters come newest first, with whom they went to and what became of them', async () => {
+  const letters = await lettersOf(database, BUSINESS, {}, 200);
+  expect(letters).toHaveLength(44);
+  expect(letters.every(({ at }, i) => i === 0 || letters[i - 1]!.at >= at)).toBe(true);
+  const bounced = letters.find(({ status }) => status === 'bounced')!;
+  expect(bounced).toMatchObject({ client_key: 'brandvold', reason: '550 5.1.1 No such mailbox here' });
+  const about = { kind: 'invoice' as const, id: stableId('invoice', 'LPC-1048') };
+  const ofInvoice = await lettersOf(database, BUSINESS, { about }, 200);
+  expect(ofInvoice.length).toBeGreaterThan(1);
+  expect(ofInvoice.every((letter) => letter.about?.key === 'LPC-1048')).toBe(true);
+  expect(await lettersOf(database, stableId('business', 'other'), {}, 200)).toEqual([]);
+});

@@ -1,0 +1,201 @@
+import { afterAll, beforeAll, expect, it } from 'vitest';
+import { stableId } from '../data/demonstration/stableId';
+import { temporaryDatabase, withDemonstration, type TemporaryDatabase } from '../data/test/temporaryDatabase';
+import { connection } from './connection';
+import type { CurrentMember } from './currentMember';
+import { demonstrationMembers } from './demonstrationMembers';
+import { factsForWriting } from './factsForWriting';
+import { findTemplates } from './findTemplates';
+import { keepTemplate } from './keepTemplate';
+import { listBookings, listClients, listEnquiries, listInvoices, listProjects } from './lists';
+import { listStarts } from './listStarts';
+import { post } from './post';
+import { recordPage } from './recordPage';
+import { recordPayment } from './recordPayment';
+import { showLetters } from './showLetters';
+import { templateInPencil } from './templateInPencil';
+import { today } from './today';
+import { printTemplate } from '../core/template/text/printTemplate';
+
+let database: TemporaryDatabase;
+const imke: CurrentMember = {
+  business_id: stableId('business', 'larkfield'),
+  business_name: 'Larkfield Piano Care',
+  id: stableId('member', 'imke'),
+  key: 'imke',
+  full_name: 'Imke Sandoval',
+  role: 'owner',
+};
+const elsewhere: CurrentMember = { ...imke, business_id: stableId('business', 'other') };
+
+beforeAll(async () => {
+  database = await temporaryDatabase();
+  process.env.DATABASE_URL = database.url;
+  process.env.FAIRQUILL_NOW = '2026-11-25T09:00:00Z';
+  await withDemonstration(database);
+});
+afterAll(async () => {
+  await connection().close();
+  await database.drop();
+});
+
+/** How many queries something asks. */
+async function queriesOf(work: () => Promise<unknown>): Promise<number> {
+  const { options } = connection().sequelize as unknown as { options: { logging: unknown } };
+  let count = 0;
+  options.logging = () => count++;
+  await work();
+  options.logging = false;
+  return count;
+}
+
+it('Today has a card for each thing worth writing, with the letter begun', async () => {
+  const { date, cards, visits } = await today(imke);
+  expect(date).toBe('Wednesday 25 November');
+  expect(cards[0]).toMatchObject({
+    name: 'Oda Hartigan',
+    reason: 'Visit tomorrow at 09:30, not yet written about',
+    template: { name: 'Visit tomorrow' },
+    stops: 0,
+  });
+  expect(cards[0]!.beginning).toMatch(/^Hello Oda, Teo comes tomorrow, Thursday, at 09:30\./);
+  expect(cards.find(({ name }) => name === 'Bram Tolliver')!.stops).toBeGreaterThan(0);
+  expect(cards.some(({ reason }) => reason.startsWith('£642.00 24 days overdue'))).toBe(true);
+  expect(visits.map(({ time }) => time)).toEqual(['09:00', '09:30', '14:00']);
+});
+
+it('lists say what tells one from another', async () => {
+  expect((await listClients(imke)).find(({ key }) => key === 'college')).toMatchObject({
+    name: 'Thornholt College',
+    note: 'organisation, Thornholt',
+    state: { words: '£738.00 open' },
+  });
+  expect((await listInvoices(imke))[0]).toEqual({
+    key: 'LPC-1034',
+    name: 'LPC-1034, Joost van der Meulen',
+    note: '£78.00',
+    state: { words: '63 days overdue', kind: 'needs you' },
+  });
+  expect((await listInvoices(imke)).find(({ key }) => key === 'LPC-1060')!.state!.words).toBe('draft');
+  expect((await listBookings(imke))[0]).toMatchObject({ note: expect.stringMatching(/^today at /) });
+  expect((await listEnquiries(imke))[0]!.state).toEqual({ words: 'waiting', kind: 'needs you' });
+  expect((await listProjects(imke)).length).toBe(14);
+  expect(await listStarts(imke, 'invoice', 'van der 1034')).toHaveLength(1);
+});
+
+it('a record’s page has its facts, its sums and its letters', async () => {
+  const page = (await recordPage(imke, { kind: 'invoice', key: 'LPC-1048' }))!;
+  expect(page.view).toMatchObject({
+    title: 'Invoice LPC-1048',
+    note: '£642.00, 24 days overdue',
+    client: { key: 'college', name: 'Thornholt College' },
+  });
+  expect(page.view.facts).toContainEqual({ label: 'Total', value: '£1,284.00' });
+  expect(page.view.tables.map(({ title }) => title)).toEqual(['Lines', 'Payments']);
+  expect(page.payable).toMatchObject({ open: '642.00', today: '2026-11-25' });
+  expect(page.letters.length).toBeGreaterThan(1);
+  const client = (await recordPage(imke, { kind: 'client', key: 'college' }))!;
+  expect(client.view.tables.map(({ title }) => title)).toEqual(['People', 'Instruments']);
+  expect(client.view.links.map(({ kind }) => kind)).toContain('booking');
+  for (const [kind, key] of [
+    ['booking', 'b-hartigan'],
+    ['project', 'p-reyes'],
+    ['enquiry', 'e1'],
+  ] as const) {
+    const found = await recordPage(imke, { kind, key });
+    if (kind !== 'project') expect(found!.view.facts.length).toBeGreaterThan(3);
+  }
+  expect(await recordPage(imke, { kind: 'client', key: 'nobody' })).toBeUndefined();
+  expect(await recordPage(elsewhere, { kind: 'client', key: 'college' })).toBeUndefined();
+});
+
+it('letters have their days in the business’s form', async () => {
+  const [newest] = await showLetters(imke, await post(imke));
+  expect(newest).toMatchObject({ day: 'yesterday at 17:30', hasHtml: false });
+});
+
+it('a letter is written from one client’s records and everybody’s templates', async () => {
+  const facts = (await factsForWriting(imke, { kind: 'booking', key: 'b-hartigan' }))!;
+  expect(facts.records.clients!.map(({ key }) => key)).toEqual(['hartigan']);
+  expect(facts.groups.flatMap(({ templates }) => templates)).toHaveLength(12);
+  expect(facts.templates).toHaveLength(12);
+  expect(JSON.stringify(facts)).not.toContain('password');
+  expect(await factsForWriting(elsewhere, { kind: 'booking', key: 'b-hartigan' })).toBeUndefined();
+});
+
+it('pages ask as many queries for many clients as for few', async () => {
+  const asked = async () => ({
+    today: await queriesOf(() => today(imke)),
+    clients: await queriesOf(() => listClients(imke)),
+    invoices: await queriesOf(() => listInvoices(imke)),
+    client: await queriesOf(() => recordPage(imke, { kind: 'client', key: 'college' })),
+    writing: await queriesOf(() => factsForWriting(imke, { kind: 'invoice', key: 'LPC-1048' })),
+  });
+  const few = await asked();
+  await database.sequelize.query(`
+    insert into client (business_id, id, key, name) select business.id, gen_random_uuid(), 'more-' || n, 'Client ' || n
+      from business, generate_series(1, 300) n;
+    insert into invoice (business_id, id, key, number, client_id, issued_on, due_on, status)
+      select business_id, gen_random_uuid(), 'I-' || key, 'I-' || key, id, '2026-10-01', '2026-11-01', 'sent'
+      from client where key like 'more-%';
+    insert into invoice_line (business_id, invoice_id, position, unit_price)
+      select business_id, id, 0, 1000 from invoice where key like 'I-more-%'`);
+  expect(await asked()).toEqual(few);
+});
+
+it('a template’s words become a version; a later writer and a taken name are told', async () => {
+  const template = (await templateInPencil(imke, 'short-note'))!;
+  const text = printTemplate(template);
+  expect(await keepTemplate(imke, 'short-note', 1, text.replace('Hello', 'Dear'))).toEqual({
+    result: 'kept',
+    version: 2,
+  });
+  expect(await keepTemplate({ ...imke, id: stableId('member', 'teo') }, 'short-note', 1, text)).toMatchObject(
+    {
+      result: 'overtaken',
+      version: 2,
+      by: 'Imke Sandoval',
+    },
+  );
+  expect(
+    await keepTemplate(imke, 'short-note', 2, text.replace('name: Short note', 'name: first REMINDER')),
+  ).toEqual({
+    result: 'wrong',
+    problems: [
+      {
+        file: '',
+        line: 2,
+        column: 1,
+        message: 'There is another template called “first REMINDER”. Give it a name of its own.',
+      },
+    ],
+  });
+  expect(await keepTemplate(imke, 'short-note', 2, text.replace('recipient.', 'recipent.'))).toMatchObject({
+    result: 'wrong',
+  });
+  expect(await keepTemplate(imke, 'nothing', 1, text)).toEqual({ result: 'gone' });
+  const moved = text.replace('group: Everyday', 'group: money').replace('name: Short note', 'name: A line');
+  expect(await keepTemplate(imke, 'short-note', 2, moved)).toEqual({ result: 'kept', version: 3 });
+  expect((await templateInPencil(imke, 'short-note'))!.head.name).toBe('A line');
+  expect(await findTemplates(imke, 'a line money')).toContain('short-note');
+});
+
+it('a payment is written down once, and not over somebody else’s', async () => {
+  const payment = { amount: 100, paid_on: '2026-11-25', method: 'cash' };
+  const { version } = (await recordPage(imke, { kind: 'invoice', key: 'LPC-1052' }))!.payable!;
+  const both = await Promise.all([1, 2].map(() => recordPayment(imke, 'LPC-1052', version, payment)));
+  expect(both.sort()).toEqual(['overtaken', 'recorded']);
+  expect(await recordPayment(imke, 'LPC-9999', 1, payment)).toBe('gone');
+  expect(await recordPayment(imke, 'LPC-1060', 1, payment)).toBe('overtaken');
+});
+
+it('members are offered in a demonstration only', async () => {
+  delete process.env.FAIRQUILL_DEMONSTRATION;
+  expect(await demonstrationMembers()).toEqual([]);
+  process.env.FAIRQUILL_DEMONSTRATION = 'yes';
+  expect((await demonstrationMembers()).map(({ name }) => name)).toEqual([
+    'Imke Sandoval',
+    'Runa Okafor',
+    'Teo Marsh',
+  ]);
+});
