@@ -62,7 +62,7 @@ function modified(file) {
 
 /** Asked at every start of the command line, so without a turn of the event loop for each file. */
 function newestSource() {
-  const folders = ['src', 'bin', 'stand-ins'].map((name) => path.join(ROOT, name));
+  const folders = ['src', 'bin', 'stand-ins', 'bench'].map((name) => path.join(ROOT, name));
   let newest = modified(path.join(ROOT, 'package-lock.json'));
   while (folders.length) {
     const folder = folders.pop();

@@ -44,6 +44,7 @@ async function main() {
       'bin',
       'stand-ins',
       'e2e',
+      'bench',
     ]);
     const postgres = await startPostgres(DATA_DIR);
     cleanUps.push(postgres.stop);

@@ -20,6 +20,9 @@ export interface KeptTemplate extends Template {
   version: number;
 }
 
+/** How many filled letters are kept at hand. */
+const KEPT = 4;
+
 /** What letters are written from. The records may be those of some clients only. */
 export interface WritingFacts {
   records: RecordsFile;
@@ -47,6 +50,8 @@ export class WritingDesk {
   private readonly templates: ReadonlyMap<string, KeptTemplate>;
   private readonly passages: ReadonlyMap<string, ReadPassage>;
   private readonly compiled = new Map<string, CompiledTemplate | string[]>();
+  /** the last letters filled: the same one is asked for again and again while it is written */
+  private lately: { key: string; filled: FilledLetter }[] = [];
 
   constructor(readonly facts: WritingFacts) {
     this.book = new RecordBook(facts.records, facts.now);
@@ -98,6 +103,15 @@ export class WritingDesk {
 
   /** Fills a letter. Undefined where the record or the template is gone, or the template cannot be filled. */
   fill(start: StartingPoint, choices: Choices): FilledLetter | undefined {
+    const key = JSON.stringify([start, choices]);
+    const known = this.lately.find((one) => one.key === key);
+    if (known) return known.filled;
+    const filled = this.fillAnew(start, choices);
+    if (filled) this.lately = [{ key, filled }, ...this.lately.slice(0, KEPT - 1)];
+    return filled;
+  }
+
+  private fillAnew(start: StartingPoint, choices: Choices): FilledLetter | undefined {
     const template = this.compile(choices.template);
     const situation = this.situation(start, choices);
     if (Array.isArray(template) || !situation) return undefined;

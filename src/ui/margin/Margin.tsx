@@ -23,7 +23,7 @@ export function Margin({ notes, chosen, onChoose, page, body }: Props) {
     const place = () => {
       if (margin.current && page.current) placeNotes(margin.current, page.current);
     };
-    place();
+    // The watcher tells of each size once at the beginning: before the first paint, and with one layout.
     const watcher = new ResizeObserver(place);
     if (page.current) watcher.observe(page.current);
     for (const note of margin.current?.children ?? []) watcher.observe(note);

@@ -20,6 +20,8 @@ export function Places() {
         <Link
           key={path}
           href={path}
+          // Nothing is fetched ahead of the letter that is being opened.
+          prefetch={false}
           className="place"
           aria-current={here.startsWith(path) ? 'page' : undefined}
         >

@@ -18,7 +18,7 @@ export function Shell({ member, children }: Props) {
         Skip to the page
       </a>
       <header className="places">
-        <Link href="/today" className="wordmark">
+        <Link href="/today" prefetch={false} className="wordmark">
           Fair
           <br className="wide-only" /> Quill<span aria-hidden="true">.</span>
         </Link>

@@ -74,7 +74,12 @@ function TodayCard({ card, first }: { card: Card; first: boolean }) {
       <h2 id={titleId}>{name}</h2>
       {beginning && <p className="card-words">{beginning}</p>}
       <p className="card-actions">
-        <Link href={href} className={first ? 'btn btn-primary' : 'btn btn-link'} aria-describedby={titleId}>
+        <Link
+          href={href}
+          prefetch={first}
+          className={first ? 'btn btn-primary' : 'btn btn-link'}
+          aria-describedby={titleId}
+        >
           {template && !(first && stops === 0) ? template.name : 'Read and send'}
         </Link>
         {first && template && stops === 0 && <span className="card-reason">{template.name}</span>}

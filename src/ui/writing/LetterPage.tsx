@@ -16,6 +16,9 @@ interface Props {
   closed: boolean;
 }
 
+/** Milliseconds, two frames. */
+const AFTER_PAINT = 32;
+
 /**
  * The letter on the page. It is drawn at once; the editor is fetched behind it and takes its place, so that the first
  * letter is read before the editor's script has come.
@@ -32,10 +35,12 @@ export function LetterPage({ store, view, chosen, onChoose, onSend, page, closed
     let gone = false;
     let made: LetterEditor | undefined;
     let detach: (() => void) | undefined;
-    void import('../editor/letterEditor').then(({ LetterEditor: Editor }) => {
-      const now = store.snapshot();
+    // The letter is painted first, then the editor is fetched.
+    const fetching = setTimeout(async () => {
+      const { LetterEditor: Editor } = await import('../editor/letterEditor');
+      const now = store.now();
       if (gone || !now) return;
-      made = new Editor(now.letter, {
+      made = new Editor(now, {
         changed: store.typed,
         send: () => callbacks.current.onSend(),
         choose: (id) => callbacks.current.onChoose(id),
@@ -48,9 +53,10 @@ export function LetterPage({ store, view, chosen, onChoose, onSend, page, closed
       });
       detach = store.attach({ read: () => made!.read(), show: (letter) => made!.show(letter) });
       setEditor(made);
-    });
+    }, AFTER_PAINT);
     return () => {
       gone = true;
+      clearTimeout(fetching);
       detach?.();
       made?.destroy();
       setEditor(undefined);
@@ -76,7 +82,7 @@ export function LetterPage({ store, view, chosen, onChoose, onSend, page, closed
         <div key="editor" ref={mount} />
       ) : (
         <div key="read" className="letter-body copy" data-ready={closed ? 'closed' : 'reading'}>
-          <CopyBlocks nodes={view.letter.document.content} onChoose={onChoose} />
+          <CopyBlocks nodes={store.document()?.content ?? []} onChoose={onChoose} />
         </div>
       )}
     </div>

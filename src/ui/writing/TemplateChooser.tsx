@@ -1,6 +1,6 @@
 'use client';
 
-import { useDeferredValue, useId, useMemo, useState } from 'react';
+import { memo, useDeferredValue, useId, useMemo, useState } from 'react';
 import Form from 'react-bootstrap/Form';
 import { fittingTemplates, type Fit } from '../../core/fitting/fittingTemplates';
 import type { Situation } from '../../core/records/which/situation';
@@ -126,7 +126,7 @@ function Group({
   );
 }
 
-function Entry({
+const Entry = memo(function Entry({
   fit,
   template,
   chosen,
@@ -150,7 +150,7 @@ function Entry({
       </button>
     </li>
   );
-}
+});
 
 const searched = new WeakMap<KeptTemplate, string>();
 

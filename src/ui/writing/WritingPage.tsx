@@ -1,15 +1,18 @@
 'use client';
 
-import { useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { StartingPoint } from '../../core/records/which/situation';
 import { nameBooking, nameEnquiry, nameInvoice, nameProject } from '../../core/describe/nameRecord';
 import type { Situation } from '../../core/records/which/situation';
+import type { Choices } from '../../core/writing/letter';
+import type { WritingDesk } from '../../core/writing/writingDesk';
 import { Margin } from '../margin/Margin';
 import { NoteBody } from '../margin/NoteBody';
 import { renewDraft } from './drafts';
 import { LetterFoot } from './LetterFoot';
 import { LetterHead } from './LetterHead';
 import { LetterPage, useLetter } from './LetterPage';
+import type { LetterNow } from './letterStore';
 import { TemplateChooser } from './TemplateChooser';
 import { useDraft } from './useDraft';
 import { useSending } from './useSending';
@@ -90,30 +93,44 @@ function Desk({ writing, start, template, onRefresh }: DeskProps) {
   const [listOpen, setListOpen] = useState(false);
   const page = useRef<HTMLDivElement>(null);
   const { sending, send, takeBack } = useSending(writing, from);
-  const situation = view?.filled.situation ?? store.desk.situation(start)!;
+  const { project, booking, invoice, recipients } = view?.choices ?? {};
+  const taken = JSON.stringify({ project, booking, invoice, recipients });
+  // Another template leads to the same records: what fits is worked out only when they change.
+  const situation = useMemo(
+    () => store.desk.situation(start, JSON.parse(taken) as Partial<Choices>)!,
+    [store, start, taken],
+  );
   const name = situation.client?.record.name ?? situation.client?.record.email ?? 'somebody';
+
+  useEffect(() => makeReady(store.desk), [store]);
 
   useEffect(() => {
     document.title = `Write to ${name} · Fair Quill`;
   }, [name]);
 
-  const chooseTemplate = (key: string) => {
-    store.choose({ template: key });
-    setListOpen(false);
-    setChosen(undefined);
-    window.history.replaceState(
-      null,
-      '',
-      `/write?from=${encodeURIComponent(from)}&template=${encodeURIComponent(key)}`,
-    );
-  };
+  const chooseTemplate = useCallback(
+    (key: string) => {
+      store.choose({ template: key });
+      setListOpen(false);
+      setChosen(undefined);
+      // The letter is painted first; the address of the page follows.
+      setTimeout(() =>
+        window.history.replaceState(
+          null,
+          '',
+          `/write?from=${encodeURIComponent(from)}&template=${encodeURIComponent(key)}`,
+        ),
+      );
+    },
+    [store, from],
+  );
 
   useEffect(() => {
     if (!view && template !== undefined && !Array.isArray(store.desk.compile(template)))
       store.choose({ template });
   }, []);
 
-  const keep = useDraft(writing, view, sending.state !== 'kept');
+  const keep = useDraft(writing, sending.state !== 'kept');
 
   const goToStop = () => {
     const hole = view?.notes.find((note) => note.hole);
@@ -138,16 +155,15 @@ function Desk({ writing, start, template, onRefresh }: DeskProps) {
   }, [chosen]);
 
   const refresh = async () => {
-    const now = store.refresh();
-    if (now) await onRefresh({ id: draft.id, letter: now.letter, base: now.filled.document });
+    const now = store.now();
+    if (now) await onRefresh({ id: draft.id, ...begun(now) });
   };
 
   const takeItBack = async () => {
-    if (!(await takeBack()) || !view) return;
+    const now = store.now();
+    if (!(await takeBack()) || !now) return;
     // The one that was taken back keeps its id; this is a new letter with the same words.
-    await onRefresh(
-      await renewDraft(draftKey, { ...draft, letter: view.letter, base: view.filled.document }),
-    );
+    await onRefresh(await renewDraft(draftKey, { ...draft, ...begun(now) }));
   };
 
   const { client } = situation;
@@ -162,7 +178,7 @@ function Desk({ writing, start, template, onRefresh }: DeskProps) {
         from={startInWords(situation)}
         facts={facts}
         situation={situation}
-        chosen={view?.letter.choices.template}
+        chosen={view?.choices.template}
         onChoose={chooseTemplate}
         behind={view !== undefined && !listOpen}
       />
@@ -223,6 +239,23 @@ function Desk({ writing, start, template, onRefresh }: DeskProps) {
       </div>
     </>
   );
+}
+
+/** Compiles the templates while nothing else is to be done, so that choosing one finds it ready. Gives how to stop. */
+function makeReady(desk: WritingDesk): () => void {
+  const waiting = desk.facts.templates.map(({ key }) => key);
+  let timer: ReturnType<typeof setTimeout>;
+  const next = () => {
+    const until = performance.now() + 5;
+    while (waiting.length && performance.now() < until) desk.compile(waiting.shift()!);
+    if (waiting.length) timer = setTimeout(next, 30);
+  };
+  timer = setTimeout(next, 500);
+  return () => clearTimeout(timer);
+}
+
+function begun({ choices, document, filled }: LetterNow) {
+  return { letter: { choices, document }, base: filled.document };
 }
 
 /** "from invoice LPC-1048, £642.00, 24 days overdue" */

@@ -13,12 +13,18 @@ import { marginOf, type MarginNote } from '../../core/writing/marginOf';
 import { proofLetter } from '../../core/writing/proofLetter';
 import type { FilledLetter, WritingDesk } from '../../core/writing/writingDesk';
 
-/** A letter as everything around the page needs it. */
+/** What everything around the page needs of a letter. Words typed between the fields do not change it. */
 export interface LetterView {
-  letter: Letter;
+  choices: Choices;
   /** as it fills by rule and choice, before any change by hand */
   filled: FilledLetter;
   notes: MarginNote[];
+  marks: ProofMark[];
+}
+
+/** A letter at one moment, to be kept or sent. */
+export interface LetterNow extends Letter {
+  filled: FilledLetter;
   marks: ProofMark[];
 }
 
@@ -28,33 +34,48 @@ export interface Page {
   show: (letter: Letter) => void;
 }
 
-/** After a keystroke nothing is worked out before the next pause of this many milliseconds. */
-const PAUSE = 80;
+/** What hangs on the words is worked out after a pause of so many milliseconds, and no later than so many. */
+const PAUSE = 200;
+const LONGEST = 1500;
 
 /**
- * The letter being written. The page holds it while it is edited; what hangs on it (margin, proof, draft) follows a
- * moment later, so that typing waits for nothing.
+ * The letter being written. The page holds it while it is edited; what hangs on it (margin, proof, draft) follows in
+ * the next pause, so that typing waits for nothing.
  */
 export class LetterStore {
   private letter: Letter | undefined;
   private view: LetterView | undefined;
   private page: Page | undefined;
-  private filledFor: { choices: string; filled: FilledLetter } | undefined;
   private pending: ReturnType<typeof setTimeout> | undefined;
-  private readonly listeners = new Set<() => void>();
+  private waitingSince = 0;
+  private readonly views = new Set<() => void>();
+  private readonly words = new Set<() => void>();
 
   constructor(
     readonly desk: WritingDesk,
     readonly start: StartingPoint,
   ) {}
 
-  readonly subscribe = (listener: () => void): (() => void) => {
-    this.listeners.add(listener);
-    return () => this.listeners.delete(listener);
-  };
+  /** Hears of every other view. */
+  readonly subscribe = (listener: () => void): (() => void) => listenTo(this.views, listener);
 
-  /** What is shown; the same object until something changes. */
+  /** Hears of every change, typed words included. */
+  readonly subscribeToWords = (listener: () => void): (() => void) => listenTo(this.words, listener);
+
+  /** What is shown; the same object until something around the page changes. */
   readonly snapshot = (): LetterView | undefined => this.view;
+
+  /** The letter with the last keystroke in it; undefined before a template is chosen. */
+  now(): LetterNow | undefined {
+    const letter = this.current();
+    const filled = letter && this.desk.fill(this.start, letter.choices);
+    return letter && filled && { ...letter, filled, marks: proofLetter(letter.document, filled).marks };
+  }
+
+  /** The page as it was last shown or typed, to be drawn without the editor. */
+  document(): CopyDocument | undefined {
+    return this.letter?.document;
+  }
 
   /**
    * Takes up a letter that was begun earlier, with what has changed in the records since.
@@ -118,23 +139,28 @@ export class LetterStore {
 
   /** Something was typed. */
   readonly typed = (): void => {
-    this.pending ??= setTimeout(this.refresh, PAUSE);
+    const moment = performance.now();
+    if (this.pending === undefined) this.waitingSince = moment;
+    else clearTimeout(this.pending);
+    const wait = Math.max(0, Math.min(PAUSE, this.waitingSince + LONGEST - moment));
+    this.pending = setTimeout(this.refresh, wait);
   };
 
-  /** Works out everything that hangs on the letter as it stands at this moment. */
-  readonly refresh = (): LetterView | undefined => {
+  /** Works out everything that hangs on the letter as it stands. */
+  private readonly refresh = (): void => {
     clearTimeout(this.pending);
     this.pending = undefined;
-    const letter = this.current();
-    if (!letter || (this.view && same(letter, this.view.letter))) return this.view;
-    const filled = this.fill(letter.choices);
-    if (!filled) return this.view;
-    const notes = marginOf(letter.document, filled);
-    const { marks } = proofLetter(letter.document, filled);
-    this.letter = letter;
-    this.view = { letter, filled, notes, marks };
-    for (const listener of this.listeners) listener();
-    return this.view;
+    const now = this.now();
+    if (!now) return;
+    const { choices, document, filled, marks } = now;
+    this.letter = { choices, document };
+    const notes = marginOf(document, filled);
+    const view = { choices, filled, notes, marks };
+    if (!this.view || this.view.filled !== filled || !same(this.view, view)) {
+      this.view = view;
+      for (const listener of this.views) listener();
+    }
+    for (const listener of this.words) listener();
   };
 
   private current(): Letter | undefined {
@@ -151,16 +177,14 @@ export class LetterStore {
     this.page?.show(letter);
     this.refresh();
   }
-
-  private fill(choices: Choices): FilledLetter | undefined {
-    const key = JSON.stringify(choices);
-    if (this.filledFor?.choices === key) return this.filledFor.filled;
-    const filled = this.desk.fill(this.start, choices);
-    if (filled) this.filledFor = { choices: key, filled };
-    return filled;
-  }
 }
 
-function same(a: Letter, b: Letter): boolean {
-  return a === b || JSON.stringify(a) === JSON.stringify(b);
+function listenTo(listeners: Set<() => void>, listener: () => void): () => void {
+  listeners.add(listener);
+  return () => listeners.delete(listener);
+}
+
+/** Whether two views of the same filling show the same. */
+function same(a: LetterView, b: LetterView): boolean {
+  return JSON.stringify([a.notes, a.marks]) === JSON.stringify([b.notes, b.marks]);
 }

@@ -2,38 +2,35 @@
 
 import { useCallback, useEffect } from 'react';
 import { keepDraft } from './drafts';
-import type { LetterView } from './letterStore';
 import type { Writing } from './useWriting';
-
-/** Nothing is written to the device before a pause of this many milliseconds, unless the page goes. */
-const PAUSE = 150;
 
 /**
  * Keeps what is written on the device until the server has it. Gives a function that keeps it at once.
  * @param open whether the letter is still to be sent
  */
-export function useDraft({ store, draft, draftKey }: Writing, view: LetterView | undefined, open: boolean) {
+export function useDraft({ store, draft, draftKey }: Writing, open: boolean): () => Promise<void> {
   const keep = useCallback(async () => {
-    // With the last keystroke in it.
-    const now = store.refresh();
-    if (now) {
-      const { letter, filled } = now;
-      await keepDraft(draftKey, { id: draft.id, letter, base: filled.document }).catch(() => undefined);
-    }
+    const now = store.now();
+    if (!now) return;
+    const { choices, document, filled } = now;
+    const letter = { choices, document };
+    await keepDraft(draftKey, { id: draft.id, letter, base: filled.document }).catch(() => undefined);
   }, [store, draft.id, draftKey]);
 
   useEffect(() => {
-    if (!view || !open) return;
-    const timer = setTimeout(() => void keep(), PAUSE);
-    const leaving = () => void keep();
-    window.addEventListener('pagehide', leaving);
-    document.addEventListener('visibilitychange', leaving);
+    if (!open) return;
+    const save = () => void keep();
+    save();
+    const stop = store.subscribeToWords(save);
+    // What was typed in the last moment goes along when the page does.
+    window.addEventListener('pagehide', save);
+    document.addEventListener('visibilitychange', save);
     return () => {
-      clearTimeout(timer);
-      window.removeEventListener('pagehide', leaving);
-      document.removeEventListener('visibilitychange', leaving);
+      stop();
+      window.removeEventListener('pagehide', save);
+      document.removeEventListener('visibilitychange', save);
     };
-  }, [view, open, keep]);
+  }, [store, open, keep]);
 
   return keep;
 }

@@ -34,17 +34,17 @@ export function useSending({ store, draft, draftKey }: Writing, from: string) {
   const busy = useRef(false);
 
   async function send() {
-    const view = store.refresh();
-    if (busy.current || !view || view.marks.some(({ kind }) => kind === 'stop')) return;
+    const now = store.now();
+    if (busy.current || !now || now.marks.some(({ kind }) => kind === 'stop')) return;
     busy.current = true;
     setSending({ state: 'handing over' });
-    const { letter, filled } = view;
+    const { choices, document, filled } = now;
     const answer = await askServer<SendAnswer>('/api/letters', {
       id: draft.id,
       from,
-      templateVersion: store.desk.template(letter.choices.template)?.version,
-      choices: letter.choices,
-      document: letter.document,
+      templateVersion: store.desk.template(choices.template)?.version,
+      choices,
+      document,
       facts: factsOf(filled),
     });
     busy.current = false;

@@ -1,0 +1,55 @@
+#!/usr/bin/env node
+// npm run bench: a business of 5,000 clients and 500 templates, its pages on the server and the writing page in a
+// browser. Prints what it measured; nothing passes or fails here.
+import { rm } from 'node:fs/promises';
+import path from 'node:path';
+import { bundle } from '../bin/bundle.mjs';
+import { prepareDatabase, startApplication } from '../bin/setup/application.mjs';
+import { ensureBuild } from '../bin/setup/build.mjs';
+import { ensureChromium } from '../bin/setup/chromium.mjs';
+import { command } from '../bin/setup/command.mjs';
+import { holdDataFolder } from '../bin/setup/lock.mjs';
+import { ensurePackages } from '../bin/setup/packages.mjs';
+import { freePort } from '../bin/setup/ports.mjs';
+import { startPostgres } from '../bin/setup/postgres.mjs';
+import { Processes } from '../bin/setup/processes.mjs';
+import { ROOT } from '../bin/setup/root.mjs';
+import { saying } from '../bin/setup/sentence.mjs';
+import { environmentFor } from '../bin/setup/settings.mjs';
+import { measureWriting } from './writing.mjs';
+
+const DATA_DIR = path.join(ROOT, '.bench');
+const NOW = '2026-11-25T09:00:00Z';
+const cleanUps = [];
+
+await saying(async () => {
+  try {
+    await main();
+  } finally {
+    for (const cleanUp of cleanUps.reverse()) await cleanUp().catch(() => undefined);
+    await rm(DATA_DIR, { recursive: true, force: true });
+  }
+});
+
+async function main() {
+  const hold = await holdDataFolder(DATA_DIR);
+  cleanUps.push(hold.release);
+  await ensurePackages();
+  const postgres = await startPostgres(DATA_DIR);
+  cleanUps.push(postgres.stop);
+  const [port, smtp, http] = [await freePort(), await freePort(), await freePort()];
+  const settings = { port, host: '127.0.0.1', mailboxSmtpPort: smtp, mailboxPort: http, now: NOW };
+  const environment = environmentFor(settings, postgres.url);
+  await prepareDatabase(environment, '--demonstration');
+  const { code, output } = await command(process.execPath, [await bundle('bench/pages.ts')], {
+    cwd: ROOT,
+    env: environment,
+  });
+  console.log(output.trim());
+  if (code !== 0) process.exitCode = 1;
+  await ensureBuild('.next', environment);
+  const processes = new Processes(path.join(DATA_DIR, 'logs'), () => undefined);
+  cleanUps.push(() => processes.stop());
+  await startApplication({ processes, hold, environment });
+  console.log(await measureWriting(`http://127.0.0.1:${port}`, await ensureChromium()));
+}

@@ -1,0 +1,147 @@
+import { chromium } from '@playwright/test';
+
+const ARGS = [
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+];
+const CHOICES = 120;
+const KEYS = 200;
+
+/** Measures the writing page in a real browser. Gives what it found, as text. */
+export async function measureWriting(base, executablePath) {
+  const browser = await chromium.launch({ executablePath, args: ARGS });
+  try {
+    const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, locale: 'en-GB' });
+    await context.request.post(`${base}/api/session`, {
+      data: { email: 'imke@larkfield.example', password: 'larkfield-imke' },
+      headers: { origin: base },
+    });
+    const page = await context.newPage();
+    const script = await scriptUntilFilled(page, base);
+    const chosen = await chooseTemplates(page, base);
+    const keys = await typeWithFields(page, base);
+    return [
+      '',
+      `Script until the filled page shows   ${(script / 1000).toFixed(0)} kB compressed (at most 250)`,
+      `Template chosen to page painted      ${spread(chosen.times)} (p95 at most 50 ms), ${chosen.listed} templates listed`,
+      `Key to paint, ${keys.fields} fields           work ${spread(keys.work)} (at most 16 ms); with the wait for the frame ${spread(keys.painted)}`,
+    ].join('\n');
+  } finally {
+    await browser.close();
+  }
+}
+
+/** The script fetched, in bytes as sent, before a letter stands on the page; from an empty cache. */
+async function scriptUntilFilled(page, base) {
+  await page.addInitScript(() => {
+    new MutationObserver((_, observer) => {
+      if (!document.querySelector('.copy .value')) return;
+      observer.disconnect();
+      window.filledAt = performance.now();
+    }).observe(document, { childList: true, subtree: true });
+  });
+  await page.goto(`${base}/write?from=invoice:LPC-1048&template=first-reminder`);
+  await page.getByRole('textbox', { name: 'Letter' }).waitFor();
+  return page.evaluate(() =>
+    performance
+      .getEntriesByType('resource')
+      .filter(({ name, startTime }) => /\.js(?:\?|$)/.test(name) && startTime < window.filledAt)
+      .reduce((sum, { encodedBodySize }) => sum + encodedBodySize, 0),
+  );
+}
+
+/** Chooses one template after another in the list, all of whose groups are open. */
+async function chooseTemplates(page, base) {
+  await page.goto(`${base}/write?from=invoice:LPC-1048`);
+  await page.locator('summary').first().waitFor();
+  for (const group of await page.locator('summary').all()) await group.click();
+  await page
+    .getByRole('button', { name: /First reminder/ })
+    .first()
+    .click();
+  await page.getByRole('textbox', { name: 'Letter' }).waitFor();
+  return page.evaluate(async (most) => {
+    const afterPaint = () =>
+      new Promise((done) =>
+        requestAnimationFrame(() => {
+          const { port1, port2 } = new MessageChannel();
+          port1.onmessage = done;
+          port2.postMessage(0);
+        }),
+      );
+    const entries = [...document.querySelectorAll('button.entry')];
+    const step = Math.max(1, Math.floor(entries.length / most));
+    const times = [];
+    for (let i = 0; i < entries.length && times.length < most; i += step) {
+      await afterPaint();
+      // A press comes at any moment of a frame.
+      await new Promise((done) => setTimeout(done, (times.length * 7) % 17));
+      const began = performance.now();
+      entries[i].click();
+      await afterPaint();
+      times.push(performance.now() - began);
+      if (entries[i].getAttribute('aria-current') !== 'true') throw new Error('The template was not taken.');
+    }
+    return { times, listed: entries.length };
+  }, CHOICES);
+}
+
+/** Types into a letter with sixty fields. */
+async function typeWithFields(page, base) {
+  await page.goto(`${base}/templates/short-note`);
+  await page.getByRole('tab', { name: 'Words' }).click();
+  const words = page.getByRole('textbox', { name: 'Head and words' });
+  const fields = Array.from({ length: 59 }, (_, i) => `part ${i} {{client.name}} of`).join(' ');
+  const text = await words.inputValue();
+  await words.fill(
+    text.replace('{{? Your words : long text}}', fields).replace(/subject: .*/, 'subject: Sixty'),
+  );
+  await page.getByRole('button', { name: 'Keep this version' }).click();
+  await page.getByText('Kept as version').waitFor();
+  await page.goto(`${base}/write?from=client:college&template=short-note`);
+  const letter = page.getByRole('textbox', { name: 'Letter' });
+  await letter.waitFor();
+  await page.evaluate(() => {
+    window.keys = { work: [], painted: [] };
+    let handled;
+    addEventListener(
+      'keydown',
+      (event) => {
+        const pressed = event.timeStamp;
+        handled = undefined;
+        requestAnimationFrame(() => {
+          const frame = performance.now();
+          const { port1, port2 } = new MessageChannel();
+          port1.onmessage = () => {
+            const painted = performance.now();
+            window.keys.painted.push(painted - pressed);
+            window.keys.work.push(Math.min(handled ?? frame, frame) - pressed + (painted - frame));
+          };
+          port2.postMessage(0);
+        });
+      },
+      { capture: true },
+    );
+    addEventListener('input', () => (handled = performance.now()));
+  });
+  await letter.getByText('part 30').click();
+  for (let i = 0; i < KEYS; i++) {
+    await page.keyboard.press('a');
+    // As fast as a good typist, with a pause for thought now and then.
+    await page.waitForTimeout(i % 20 === 19 ? 400 : 60);
+  }
+  const { work, painted } = await page.evaluate(() => window.keys);
+  const count = await letter.locator('.value').count();
+  return { work, painted, fields: count };
+}
+
+function spread(times) {
+  const sorted = [...times].sort((a, b) => a - b);
+  const at = (share) => sorted[Math.min(sorted.length - 1, Math.floor(sorted.length * share))].toFixed(1);
+  return `median ${at(0.5)}, p95 ${at(0.95)}, most ${at(1)} ms of ${sorted.length}`;
+}
