@@ -1,24 +1,10 @@
-import { readDay } from '../dates/civil';
-import { readMoment, wallClockOf } from '../dates/zone';
-import { addressLines } from '../fill/formats/address';
-import type { Formats } from '../fill/formats/formats';
-import { formatsOf } from '../fill/formats/formatsOf';
-import { phoneNumber } from '../fill/formats/phone';
-import { fullName } from '../people/names';
+import type { RecordBook } from '../records/recordBook';
 import { SCHEMA_DEFAULTS } from '../records/defaults';
 import { sumLine } from '../records/derive/invoiceSums';
-import type { RecordBook } from '../records/recordBook';
-import type {
-  AddressData,
-  BookingData,
-  ClientData,
-  Custom,
-  CustomValue,
-  EnquiryData,
-  InvoiceData,
-  ProjectData,
-} from '../records/recordsFile';
+import { fullName } from '../people/names';
+import type { BookingData, ClientData, EnquiryData, InvoiceData, ProjectData } from '../records/recordsFile';
 import type { StartingPoint } from '../records/which/situation';
+import { FactWords } from './factWords';
 import { nameBooking, nameInvoice, nameProject } from './nameRecord';
 
 /** A record as its page shows it: what it is called, its facts in order, and what hangs on it. */
@@ -75,12 +61,10 @@ export function recordView(book: RecordBook, { kind, key }: StartingPoint): Reco
 }
 
 class View {
-  private readonly formats: Formats;
-  private readonly home: string;
+  private readonly words: FactWords;
 
   constructor(private readonly book: RecordBook) {
-    this.formats = formatsOf(book);
-    this.home = book.business.locale ?? SCHEMA_DEFAULTS.locale;
+    this.words = new FactWords(book);
   }
 
   client(client: ClientData): RecordView {
@@ -91,18 +75,18 @@ class View {
       title: client.name ?? client.key,
       note: [client.kind, client.address?.town].filter(Boolean).join(', '),
       facts: facts([
-        ['Still open', unpaid ? this.formats.money(unpaid) : undefined],
+        ['Still open', unpaid ? this.words.money(unpaid) : undefined],
         ['Email', client.email],
-        ['Telephone', this.phone(client.phone)],
-        ['Mobile', this.phone(client.mobile)],
-        ['Address', this.address(client.address)],
-        ['Invoices to', this.address(client.billing_address)],
+        ['Telephone', this.words.phone(client.phone)],
+        ['Mobile', this.words.phone(client.mobile)],
+        ['Address', this.words.address(client.address)],
+        ['Invoices to', this.words.address(client.billing_address)],
         ['Called', client.preferred_name],
         ['Writes', client.language],
-        ['Client since', this.date(client.since)],
-        ['Looked after by', this.member(client.responsible)],
+        ['Client since', this.words.date(client.since)],
+        ['Looked after by', this.words.member(client.responsible)],
         ['Tags', client.tags?.join(', ')],
-        ...this.custom('client', client.custom),
+        ...this.words.custom('client', client.custom),
         ['Notes', client.notes],
       ]),
       tables: [
@@ -115,7 +99,7 @@ class View {
               .filter(Boolean)
               .join(', '),
             contact.email ?? '',
-            this.phone(contact.phone ?? contact.mobile) ?? '',
+            this.words.phone(contact.phone ?? contact.mobile) ?? '',
           ]),
         ),
         table(
@@ -124,17 +108,20 @@ class View {
           (client.items ?? []).map((item) => [
             item.name ?? '',
             item.kind ?? '',
-            this.custom('item', item.custom)
+            this.words
+              .custom('item', item.custom)
               .map(([label, value]) => `${label}: ${value}`)
               .join(', '),
           ]),
         ),
       ].filter(({ rows }) => rows.length > 0),
       links: [
-        ...enquiries.map((one) => this.link('enquiry', one.key, one.service ?? 'Enquiry', one.status ?? '')),
-        ...[...projects].reverse().map((one) => this.named('project', one.key, nameProject(this.book, one))),
-        ...[...bookings].reverse().map((one) => this.named('booking', one.key, nameBooking(this.book, one))),
-        ...[...invoices].reverse().map((one) => this.named('invoice', one.key, nameInvoice(this.book, one))),
+        ...enquiries.map((one) =>
+          link('enquiry', one, { name: one.service ?? 'Enquiry', note: one.status ?? '' }),
+        ),
+        ...[...projects].reverse().map((one) => link('project', one, nameProject(this.book, one))),
+        ...[...bookings].reverse().map((one) => link('booking', one, nameBooking(this.book, one))),
+        ...[...invoices].reverse().map((one) => link('invoice', one, nameInvoice(this.book, one))),
       ],
     };
   }
@@ -142,15 +129,15 @@ class View {
   enquiry(enquiry: EnquiryData): RecordView {
     return {
       kind: 'enquiry',
-      title: this.clientName(enquiry.client) ?? enquiry.name ?? enquiry.email ?? 'Enquiry',
+      title: this.book.clients.get(enquiry.client ?? '')?.name ?? enquiry.name ?? enquiry.email ?? 'Enquiry',
       note: [enquiry.service, enquiry.status].filter(Boolean).join(', '),
       facts: facts([
-        ['Received', this.moment(enquiry.received_at)],
+        ['Received', this.words.moment(enquiry.received_at)],
         ['By', enquiry.via],
         ['Name', enquiry.name],
         ['Email', enquiry.email],
-        ['Telephone', this.phone(enquiry.phone)],
-        ['Days asked for', (enquiry.wanted_on ?? []).map((day) => this.date(day)).join(', ')],
+        ['Telephone', this.words.phone(enquiry.phone)],
+        ['Days asked for', (enquiry.wanted_on ?? []).map((day) => this.words.date(day)).join(', ')],
         ['Message', enquiry.message],
       ]),
       tables: [],
@@ -166,18 +153,18 @@ class View {
       title: project.title ?? project.key,
       note: nameProject(this.book, project).note,
       facts: facts([
-        ['Begins', this.date(project.starts_on)],
-        ['Ends', this.date(project.ends_on)],
-        ['Value', project.value === undefined ? undefined : this.formats.money(project.value)],
-        ['Where', this.address(project.location)],
-        ['Looked after by', this.member(project.responsible)],
-        ...this.custom('project', project.custom),
+        ['Begins', this.words.date(project.starts_on)],
+        ['Ends', this.words.date(project.ends_on)],
+        ['Value', this.words.money(project.value)],
+        ['Where', this.words.address(project.location)],
+        ['Looked after by', this.words.member(project.responsible)],
+        ...this.words.custom('project', project.custom),
         ['Notes', project.notes],
       ]),
       tables: [],
       links: [
-        ...[...bookings].reverse().map((one) => this.named('booking', one.key, nameBooking(this.book, one))),
-        ...[...invoices].reverse().map((one) => this.named('invoice', one.key, nameInvoice(this.book, one))),
+        ...[...bookings].reverse().map((one) => link('booking', one, nameBooking(this.book, one))),
+        ...[...invoices].reverse().map((one) => link('invoice', one, nameInvoice(this.book, one))),
       ],
       ...this.itsClient(project.client),
     };
@@ -186,35 +173,34 @@ class View {
   booking(booking: BookingData): RecordView {
     const items = this.book.itemsOf(booking);
     const project = this.book.projects.get(booking.project ?? '');
-    const ends = readMoment(booking.ends_at ?? '');
     const { name, note } = nameBooking(this.book, booking);
     return {
       kind: 'visit',
       title: name,
       note,
       facts: facts([
-        ['Begins', this.moment(booking.starts_at)],
-        ['Ends', ends === undefined ? undefined : this.formats.time(ends)],
+        ['Begins', this.words.moment(booking.starts_at)],
+        ['Ends', this.words.time(booking.ends_at)],
         ['State', booking.status],
-        ['Who comes', this.member(booking.member)],
-        ['Where', this.address(booking.location)],
-        ['Price', booking.price === undefined ? undefined : this.formats.money(booking.price)],
+        ['Who comes', this.words.member(booking.member)],
+        ['Where', this.words.address(booking.location)],
+        ['Price', this.words.money(booking.price)],
         [
           capital(plural(this.book.business.item_label ?? SCHEMA_DEFAULTS.itemLabel)),
           items.map((item) => item.name).join(', '),
         ],
-        ...this.custom('booking', booking.custom),
+        ...this.words.custom('booking', booking.custom),
         ['Notes', booking.notes],
       ]),
       tables: [],
-      links: project ? [this.named('project', project.key, nameProject(this.book, project))] : [],
+      links: project ? [link('project', project, nameProject(this.book, project))] : [],
       ...this.itsClient(booking.client),
     };
   }
 
   invoice(invoice: InvoiceData): RecordView {
     const sums = this.book.sumsOf(invoice);
-    const money = (amount: number | undefined) => (amount === undefined ? '' : this.formats.money(amount));
+    const money = (amount: number | undefined) => this.words.money(amount) ?? '';
     const project = this.book.projects.get(invoice.project ?? '');
     return {
       kind: 'invoice',
@@ -222,13 +208,13 @@ class View {
       note: nameInvoice(this.book, invoice).note,
       facts: facts([
         ['State', sums.state],
-        ['Issued', this.date(invoice.issued_on)],
-        ['Due', this.date(invoice.due_on)],
+        ['Issued', this.words.date(invoice.issued_on)],
+        ['Due', this.words.date(invoice.due_on)],
         ['Total', money(sums.amount)],
         ['Paid', sums.paid ? money(sums.paid) : undefined],
         ['Still open', sums.isUnpaid ? money(sums.balance) : undefined],
-        ['To', this.address(invoice.bill_to)],
-        ...this.custom('invoice', invoice.custom),
+        ['To', this.words.address(invoice.bill_to)],
+        ...this.words.custom('invoice', invoice.custom),
         ['Notes', invoice.notes],
       ]),
       tables: [
@@ -242,7 +228,7 @@ class View {
           'Payments',
           ['On', 'By', 'Amount'],
           (invoice.payments ?? []).map((payment) => [
-            this.date(payment.paid_on) ?? '',
+            this.words.date(payment.paid_on) ?? '',
             payment.method ?? '',
             money(payment.amount),
           ]),
@@ -252,14 +238,14 @@ class View {
           'Instalments',
           ['Due', 'Amount', 'Left'],
           (invoice.instalments ?? []).map((part) => [
-            this.date(part.due_on) ?? '',
+            this.words.date(part.due_on) ?? '',
             money(part.amount),
             money(this.book.leftOf(part)),
           ]),
           2,
         ),
       ].filter(({ rows }) => rows.length > 0),
-      links: project ? [this.named('project', project.key, nameProject(this.book, project))] : [],
+      links: project ? [link('project', project, nameProject(this.book, project))] : [],
       ...this.itsClient(invoice.client),
     };
   }
@@ -268,62 +254,14 @@ class View {
     const client = this.book.clients.get(key ?? '');
     return client ? { client: { key: client.key, name: client.name ?? client.key } } : {};
   }
+}
 
-  private clientName(key: string | undefined): string | undefined {
-    return this.book.clients.get(key ?? '')?.name;
-  }
-
-  private named(
-    kind: RecordLink['kind'],
-    key: string,
-    { name, note }: { name: string; note: string },
-  ): RecordLink {
-    return this.link(kind, key, name, note);
-  }
-
-  private link(kind: RecordLink['kind'], key: string, name: string, note: string): RecordLink {
-    return { kind, key, name, note };
-  }
-
-  private member(key: string | undefined): string | undefined {
-    const member = this.book.members.get(key ?? '');
-    return member && fullName(member);
-  }
-
-  private date(iso: string | undefined): string | undefined {
-    const day = readDay(iso ?? '');
-    return day === undefined ? undefined : this.formats.date(day, 'date');
-  }
-
-  private moment(iso: string | undefined): string | undefined {
-    const moment = readMoment(iso ?? '');
-    if (moment === undefined) return undefined;
-    const day = wallClockOf(moment, this.book.zone).day;
-    return `${this.formats.date(day, 'long date')} at ${this.formats.time(moment)}`;
-  }
-
-  private address(address: AddressData | undefined): string | undefined {
-    return address && addressLines(address, this.home).join(', ');
-  }
-
-  private phone(number: string | undefined): string | undefined {
-    return number && phoneNumber(number, 'local', this.home);
-  }
-
-  private custom(record: string, values: Custom | undefined): [string, string | undefined][] {
-    const fields = (this.book.business.custom_fields ?? []).filter((field) => field.record === record);
-    return fields.flatMap(({ key, label }): [string, string | undefined][] => {
-      const value = values?.[key];
-      return value === undefined || value === null ? [] : [[label, this.customValue(value)]];
-    });
-  }
-
-  private customValue(value: NonNullable<CustomValue>): string {
-    if (typeof value === 'boolean') return value ? 'yes' : 'no';
-    if (typeof value === 'number') return String(value);
-    if (typeof value === 'object') return this.formats.money(value.money);
-    return this.date(value) ?? value;
-  }
+function link(
+  kind: RecordLink['kind'],
+  { key }: { key: string },
+  named: { name: string; note: string },
+): RecordLink {
+  return { kind, key, ...named };
 }
 
 function facts(all: [string, string | undefined][]): Fact[] {

@@ -1,13 +1,11 @@
 'use client';
 
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import type { StartingPoint } from '../../core/records/which/situation';
 import { nameBooking, nameEnquiry, nameInvoice, nameProject } from '../../core/describe/nameRecord';
 import type { Situation } from '../../core/records/which/situation';
 import type { Choices } from '../../core/writing/letter';
 import type { WritingDesk } from '../../core/writing/writingDesk';
-import { Margin } from '../margin/Margin';
-import { NoteBody } from '../margin/NoteBody';
 import { renewDraft } from './drafts';
 import { LetterFoot } from './LetterFoot';
 import { LetterHead } from './LetterHead';
@@ -16,6 +14,7 @@ import type { LetterNow } from './letterStore';
 import { TemplateChooser } from './TemplateChooser';
 import { useDraft } from './useDraft';
 import { useSending } from './useSending';
+import { WritingMargin } from './WritingMargin';
 import { signInAgain, useWriting, type Writing } from './useWriting';
 
 interface Props {
@@ -89,6 +88,8 @@ function Desk({ writing, start, template, onRefresh }: DeskProps) {
   const { store, facts, draft, draftKey } = writing;
   const from = `${start.kind}:${start.key}`;
   const view = useLetter(store);
+  // The page comes first; its margin follows in the next moment.
+  const later = useDeferredValue(view);
   const [chosen, setChosen] = useState<string>();
   const [listOpen, setListOpen] = useState(false);
   const page = useRef<HTMLDivElement>(null);
@@ -142,10 +143,10 @@ function Desk({ writing, start, template, onRefresh }: DeskProps) {
   };
 
   /** A note that is done with closes, and what was written on is written on. */
-  const backToPage = () => {
+  const backToPage = useCallback(() => {
     setChosen(undefined);
     page.current?.querySelector<HTMLElement>('[contenteditable="true"]')?.focus({ preventScroll: true });
-  };
+  }, []);
 
   useEffect(() => {
     if (chosen === undefined) return;
@@ -218,14 +219,13 @@ function Desk({ writing, start, template, onRefresh }: DeskProps) {
             {sending.state === 'kept' ? (
               <aside className="margin" aria-label="Margin" />
             ) : (
-              <Margin
-                notes={view.notes}
+              <WritingMargin
+                view={later ?? view}
+                store={store}
                 chosen={chosen}
                 onChoose={setChosen}
+                onDone={backToPage}
                 page={page}
-                body={(note) => (
-                  <NoteBody note={note} filled={view.filled} store={store} onDone={backToPage} />
-                )}
               />
             )}
           </>

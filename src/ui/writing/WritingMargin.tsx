@@ -1,0 +1,26 @@
+'use client';
+
+import { memo, type RefObject } from 'react';
+import { Margin } from '../margin/Margin';
+import { NoteBody } from '../margin/NoteBody';
+import type { LetterStore, LetterView } from './letterStore';
+
+interface Props {
+  view: LetterView;
+  store: LetterStore;
+  chosen: string | undefined;
+  onChoose: (id: string | undefined) => void;
+  onDone: () => void;
+  page: RefObject<HTMLElement | null>;
+}
+
+/** The margin of a letter that is being written: its notes can be acted on. */
+export const WritingMargin = memo(function WritingMargin({ view, store, onDone, ...margin }: Props) {
+  return (
+    <Margin
+      {...margin}
+      notes={view.notes}
+      body={(note) => <NoteBody note={note} filled={view.filled} store={store} onDone={onDone} />}
+    />
+  );
+});
