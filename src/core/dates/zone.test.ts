@@ -1,9 +1,34 @@
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { isoOf, readDay } from './civil';
 import { isoMoment, isTimeZone, momentOf, offsetAt, readMoment, wallClockOf } from './zone';
 
 const HOUR = 3_600_000;
 const at = (iso: string) => readMoment(iso)!;
+
+/** "GMT-03:30", as milliseconds */
+function named(zone: string, moment: number): number {
+  const format = new Intl.DateTimeFormat('en-US', { timeZone: zone, timeZoneName: 'longOffset' });
+  const name = format.formatToParts(moment).find(({ type }) => type === 'timeZoneName')!.value;
+  const [, sign, hours, minutes] = /^GMT(?:([+-])(\d{2}):(\d{2}))?$/.exec(name)!;
+  return sign ? (sign === '-' ? -1 : 1) * (Number(hours) * 60 + Number(minutes)) * 60_000 : 0;
+}
+
+/** The first minute within a year at which the zone's offset is another one; the moment itself where there is none. */
+function nextChange(zone: string, moment: number): number {
+  const minute = 60_000;
+  let low = Math.floor(moment / minute);
+  const was = named(zone, low * minute);
+  const weeks = Array.from({ length: 52 }, (_, i) => low + i * 7 * 24 * 60);
+  let high = weeks.find((one) => named(zone, one * minute) !== was);
+  if (high === undefined) return moment;
+  while (high - low > 1) {
+    const middle: number = (low + high) >> 1;
+    if (named(zone, middle * minute) === was) low = middle;
+    else high = middle;
+  }
+  return high * minute;
+}
 
 describe('moments', () => {
   it.each(['2026-03-03T09:30:00Z', '2026-03-03T09:30Z', '2026-03-03T09:30:00.250+01:00'])(
@@ -25,6 +50,32 @@ describe('moments', () => {
     expect(offsetAt(at('2026-07-15T12:00:00Z'), 'Europe/London')).toBe(HOUR);
     const { day, time } = wallClockOf(at('2026-07-15T23:30:00Z'), 'Europe/London');
     expect([isoOf(day), time / HOUR]).toEqual(['2026-07-16', 0.5]);
+  });
+
+  it('have the offset that the platform names, on any day and around a change of the clocks', () => {
+    const zones = [
+      'Europe/London',
+      'Europe/Berlin',
+      'America/St_Johns',
+      'Australia/Lord_Howe',
+      'Africa/Casablanca',
+      'Asia/Kathmandu',
+    ];
+    const span = [Date.parse('1990-01-01'), Date.parse('2040-01-01')] as const;
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...zones),
+        fc.integer({ min: span[0], max: span[1] }),
+        fc.boolean(),
+        (zone, moment, near) => {
+          const changed = near ? nextChange(zone, moment) : moment;
+          for (const one of near ? [changed - 1, changed] : [moment]) {
+            expect(offsetAt(one, zone)).toBe(named(zone, one));
+          }
+        },
+      ),
+      { numRuns: 200, seed: 20261125 },
+    );
   });
 
   it('are written with the zone’s offset', () => {

@@ -14,6 +14,8 @@ const DAY_MS = 86_400_000;
 const ISO_MOMENT =
   /^\d{4}-\d{2}-\d{2}T(?:[01]\d|2[0-3]):[0-5]\d(?::[0-5]\d(?:\.\d+)?)?(?:Z|[+-](?:[01]\d|2[0-3]):[0-5]\d)$/;
 const formats = new Map<string, Intl.DateTimeFormat>();
+const starts = new Map<string, Map<Day, number>>();
+const MOST_DAYS = 4000;
 
 /** Reads an ISO moment with its offset or Z; undefined when it is none. */
 export function readMoment(iso: string): Moment | undefined {
@@ -39,6 +41,22 @@ export function isTimeZone(name: string): boolean {
 
 /** Milliseconds the zone is ahead of UTC at a moment. */
 export function offsetAt(moment: Moment, zone: string): number {
+  const day = Math.floor(moment / DAY_MS);
+  const offset = offsetAtStart(day, zone);
+  // No zone goes to another offset and back within a day.
+  return offset === offsetAtStart(day + 1, zone) ? offset : readOffset(moment, zone);
+}
+
+/** At the start of a day in UTC: days are few where moments are many, and reading one is slow. */
+function offsetAtStart(day: Day, zone: string): number {
+  let days = starts.get(zone);
+  if (!days || days.size >= MOST_DAYS) starts.set(zone, (days = new Map()));
+  let offset = days.get(day);
+  if (offset === undefined) days.set(day, (offset = readOffset(day * DAY_MS, zone)));
+  return offset;
+}
+
+function readOffset(moment: Moment, zone: string): number {
   const parts: Record<string, number> = {};
   for (const { type, value } of formatFor(zone).formatToParts(moment)) parts[type] = Number(value);
   const { year = 0, month = 1, day = 1, hour = 0, minute = 0, second = 0 } = parts;

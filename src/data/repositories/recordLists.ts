@@ -17,13 +17,18 @@ export interface ClientEntry {
 export function clientList({ sequelize }: Database, business_id: string): Promise<ClientEntry[]> {
   return sequelize.query<ClientEntry>(
     `select client.key, client.name, client.kind, client.address, client.email,
-       (select string_agg(concat_ws(' ', coalesce(preferred_name, given_name), family_name), ', ' order by position)
-        from contact where contact.business_id = client.business_id and contact.client_id = client.id) as people,
-       (select coalesce(sum(total - paid), 0)::bigint from invoice join invoice_sums sums
-          on sums.business_id = invoice.business_id and sums.invoice_id = invoice.id
-        where invoice.business_id = client.business_id and invoice.client_id = client.id
-          and invoice.status = 'sent' and total > paid) as unpaid
-     from client where client.business_id = $business_id order by lower(client.name), client.key`,
+       people.names as people, coalesce(open.sum, 0)::bigint as unpaid
+     from client
+     left join (
+       select client_id, string_agg(concat_ws(' ', coalesce(preferred_name, given_name), family_name), ', ' order by position) as names
+       from contact where business_id = $business_id group by client_id
+     ) people on people.client_id = client.id
+     left join (
+       select client_id, sum(total - paid) as sum
+       from invoice join invoice_sums sums on sums.business_id = invoice.business_id and sums.invoice_id = invoice.id
+       where invoice.business_id = $business_id and invoice.status = 'sent' and total > paid group by client_id
+     ) open on open.client_id = client.id
+     where client.business_id = $business_id order by lower(client.name), client.key`,
     { bind: { business_id }, type: QueryTypes.SELECT },
   );
 }
