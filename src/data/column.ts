@@ -33,8 +33,8 @@ export function or<T>(one: Column<T>, value: NoInfer<T>): Column<T> {
   return { ...one, defaultValue: value };
 }
 
-/** A number that the database draws for each new row. */
-export const drawn = () =>
+/** A number that the database itself gives each row. */
+export const given = () =>
   column<number>(DataTypes.BIGINT, { autoIncrement: true, autoIncrementIdentity: true });
 
 export const uuid = () => column<string>(DataTypes.UUID);

@@ -23,11 +23,16 @@ drop index message_lately;
 create index message_lately on message (business_id, at desc, sequence desc);
 
 -- Sums in lists are the core's (core/money): half to even, once for a line's net and once for its tax.
--- In plpgsql, as a function in SQL whose argument is used more than once is not inlined, and slower.
 create function round_half_even(value numeric) returns bigint language plpgsql immutable parallel safe as $$
 begin
   return case when abs(value - trunc(value)) = 0.5 then 2 * round(value / 2) else round(value) end;
 end $$;
+
+alter table invoice_line add column line_amount bigint not null generated always as (
+  round_half_even(coalesce(quantity, 1) * coalesce(unit_price, 0) * (100 - coalesce(discount, 0)) / 100)
+  + round_half_even(round_half_even(coalesce(quantity, 1) * coalesce(unit_price, 0) * (100 - coalesce(discount, 0)) / 100)
+    * coalesce(tax_rate, 0) / 100)
+) stored;
 
 -- Grouped, not looked up for each invoice: it is read for lists of all of them.
 create view invoice_sums as
@@ -35,13 +40,7 @@ create view invoice_sums as
     coalesce(lines.total, 0)::bigint as total, coalesce(payments.paid, 0)::bigint as paid
   from invoice
   left join (
-    select business_id, invoice_id, sum(net + round_half_even(net * coalesce(tax_rate, 0) / 100)) as total
-    from (
-      select business_id, invoice_id, tax_rate,
-        round_half_even(coalesce(quantity, 1) * coalesce(unit_price, 0) * (100 - coalesce(discount, 0)) / 100) as net
-      from invoice_line
-    ) line
-    group by business_id, invoice_id
+    select business_id, invoice_id, sum(line_amount) as total from invoice_line group by business_id, invoice_id
   ) lines on lines.business_id = invoice.business_id and lines.invoice_id = invoice.id
   left join (
     select business_id, invoice_id, sum(amount) as paid from payment group by business_id, invoice_id

@@ -1,5 +1,5 @@
 import type { AddressData, Custom } from '../../core/records/recordsFile';
-import { date, decimal, json, key, maybe, money, oneOf, or, text, uuid, whole } from '../column';
+import { date, decimal, given, json, key, maybe, money, oneOf, or, text, uuid, whole } from '../column';
 
 export const INVOICE = {
   business_id: key(uuid()),
@@ -27,6 +27,7 @@ export const INVOICE_LINE = {
   unit_price: maybe(money()),
   tax_rate: maybe(decimal()),
   discount: maybe(decimal()),
+  line_amount: given(),
 };
 
 export const PAYMENT = {

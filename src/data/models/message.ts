@@ -1,6 +1,6 @@
 import type { Note } from '../../core/fill/filled';
 import type { Choices } from '../../core/writing/letter';
-import { drawn, json, key, maybe, moment, oneOf, or, text, uuid, whole } from '../column';
+import { given, json, key, maybe, moment, oneOf, or, text, uuid, whole } from '../column';
 
 export const MESSAGE = {
   business_id: key(uuid()),
@@ -44,7 +44,7 @@ export const MESSAGE = {
   tries: or(whole(), 0),
   claimed_at: maybe(moment()),
   handed_over_at: maybe(moment()),
-  sequence: drawn(),
+  sequence: given(),
 };
 
 export const MESSAGE_RECIPIENT = {

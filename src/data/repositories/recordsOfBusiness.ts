@@ -188,7 +188,7 @@ function scopeOf(
 
 type Findable = { findAll(options: object): Promise<unknown[]> };
 
-const HOUSEKEEPING = new Set(['business_id', 'id', 'position', 'version']);
+const HOUSEKEEPING = new Set(['business_id', 'id', 'position', 'version', 'line_amount']);
 
 /** A row without its housekeeping and without what is empty: a missing fact is an absent key. */
 function facts<T extends object>(row: T, leaveOut: readonly string[] = []) {
