@@ -1,5 +1,5 @@
 #!/usr/bin/env node
-// npm run bench: a business of 5,000 clients and 500 templates, its pages on the server and the writing page in a
+// npm run bench: a business of 5,000 clients and some 600 templates, its pages on the server and the writing page in a
 // browser. Prints what it measured; nothing passes or fails here.
 import { rm } from 'node:fs/promises';
 import path from 'node:path';

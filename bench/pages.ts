@@ -32,7 +32,7 @@ const pages: Record<string, () => Promise<unknown>> = {
 const { options } = connection().sequelize as unknown as { options: { logging: unknown } };
 const measured: Record<string, { queries: number; milliseconds: number }[]> = {};
 for (const clients of [50, 5000]) {
-  await generate(url, { clients, templates: 500 });
+  await generate(url, { clients, templates: 620 });
   for (const [name, open] of Object.entries(pages)) {
     let queries = 0;
     options.logging = () => queries++;

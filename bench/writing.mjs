@@ -78,9 +78,8 @@ async function chooseTemplates(page, base) {
     const step = Math.max(1, Math.floor(entries.length / most));
     const times = [];
     for (let i = 0; i < entries.length && times.length < most; i += step) {
-      await afterPaint();
-      // A press comes at any moment of a frame.
-      await new Promise((done) => setTimeout(done, (times.length * 7) % 17));
+      // Presses are apart, and come at any moment of a frame.
+      await new Promise((done) => setTimeout(done, 150 + ((times.length * 7) % 17)));
       const began = performance.now();
       entries[i].click();
       await afterPaint();

@@ -3,6 +3,7 @@
 import { useCallback, useEffect, useRef, useState, useSyncExternalStore, type RefObject } from 'react';
 import type { LetterEditor } from '../editor/letterEditor';
 import { CopyBlocks } from '../letter/CopyBlocks';
+import { afterPaint } from '../shell/afterPaint';
 import type { LetterStore, LetterView } from './letterStore';
 
 interface Props {
@@ -15,9 +16,6 @@ interface Props {
   /** the letter has gone: it can be read, not changed */
   closed: boolean;
 }
-
-/** Milliseconds, two frames. */
-const AFTER_PAINT = 32;
 
 /**
  * The letter on the page. It is drawn at once; the editor is fetched behind it and takes its place, so that the first
@@ -36,7 +34,7 @@ export function LetterPage({ store, view, chosen, onChoose, onSend, page, closed
     let made: LetterEditor | undefined;
     let detach: (() => void) | undefined;
     // The letter is painted first, then the editor is fetched.
-    const fetching = setTimeout(async () => {
+    const callOff = afterPaint(async () => {
       const { LetterEditor: Editor } = await import('../editor/letterEditor');
       const now = store.now();
       if (gone || !now) return;
@@ -53,10 +51,10 @@ export function LetterPage({ store, view, chosen, onChoose, onSend, page, closed
       });
       detach = store.attach({ read: () => made!.read(), show: (letter) => made!.show(letter) });
       setEditor(made);
-    }, AFTER_PAINT);
+    });
     return () => {
       gone = true;
-      clearTimeout(fetching);
+      callOff();
       detach?.();
       made?.destroy();
       setEditor(undefined);

@@ -6,6 +6,7 @@ import { nameBooking, nameEnquiry, nameInvoice, nameProject } from '../../core/d
 import type { Situation } from '../../core/records/which/situation';
 import type { Choices } from '../../core/writing/letter';
 import type { WritingDesk } from '../../core/writing/writingDesk';
+import { afterPaint } from '../shell/afterPaint';
 import { renewDraft } from './drafts';
 import { LetterFoot } from './LetterFoot';
 import { LetterHead } from './LetterHead';
@@ -115,7 +116,7 @@ function Desk({ writing, start, template, onRefresh }: DeskProps) {
       setListOpen(false);
       setChosen(undefined);
       // The letter is painted first; the address of the page follows.
-      setTimeout(() =>
+      afterPaint(() =>
         window.history.replaceState(
           null,
           '',

@@ -25,7 +25,6 @@ export interface LetterView {
 /** A letter at one moment, to be kept or sent. */
 export interface LetterNow extends Letter {
   filled: FilledLetter;
-  marks: ProofMark[];
 }
 
 /** The page, once the editor is there. */
@@ -69,7 +68,13 @@ export class LetterStore {
   now(): LetterNow | undefined {
     const letter = this.current();
     const filled = letter && this.desk.fill(this.start, letter.choices);
-    return letter && filled && { ...letter, filled, marks: proofLetter(letter.document, filled).marks };
+    return letter && filled && { ...letter, filled };
+  }
+
+  /** Whether something stops the letter as it stands. */
+  isStopped(): boolean {
+    const now = this.now();
+    return !now || proofLetter(now.document, now.filled).marks.some(({ kind }) => kind === 'stop');
   }
 
   /** The page as it was last shown or typed, to be drawn without the editor. */
@@ -152,10 +157,10 @@ export class LetterStore {
     this.pending = undefined;
     const now = this.now();
     if (!now) return;
-    const { choices, document, filled, marks } = now;
+    const { choices, document, filled } = now;
     this.letter = { choices, document };
-    const notes = marginOf(document, filled);
-    const view = { choices, filled, notes, marks };
+    const { marks } = proofLetter(document, filled);
+    const view = { choices, filled, notes: marginOf(document, filled), marks };
     if (!this.view || this.view.filled !== filled || !same(this.view, view)) {
       this.view = view;
       for (const listener of this.views) listener();

@@ -1,6 +1,7 @@
 'use client';
 
 import { useCallback, useEffect } from 'react';
+import { afterPaint } from '../shell/afterPaint';
 import { keepDraft } from './drafts';
 import type { Writing } from './useWriting';
 
@@ -21,7 +22,7 @@ export function useDraft({ store, draft, draftKey }: Writing, open: boolean): ()
     if (!open) return;
     const save = () => void keep();
     save();
-    const stop = store.subscribeToWords(save);
+    const stop = store.subscribeToWords(() => void afterPaint(save));
     // What was typed in the last moment goes along when the page does.
     window.addEventListener('pagehide', save);
     document.addEventListener('visibilitychange', save);

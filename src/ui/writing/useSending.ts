@@ -35,7 +35,7 @@ export function useSending({ store, draft, draftKey }: Writing, from: string) {
 
   async function send() {
     const now = store.now();
-    if (busy.current || !now || now.marks.some(({ kind }) => kind === 'stop')) return;
+    if (busy.current || !now || store.isStopped()) return;
     busy.current = true;
     setSending({ state: 'handing over' });
     const { choices, document, filled } = now;
@@ -80,7 +80,7 @@ export function useSending({ store, draft, draftKey }: Writing, from: string) {
     return status === 'taken back';
   }
 
-  return { sending, send, takeBack, writeOn: () => setSending({ state: 'writing' }) };
+  return { sending, send, takeBack };
 }
 
 function isKept({ result }: SendAnswer): boolean {
