@@ -16,16 +16,9 @@ import { showLetters } from './showLetters';
 import { templateInPencil } from './templateInPencil';
 import { today } from './today';
 import { printTemplate } from '../core/template/text/printTemplate';
+import { imke } from './test/imke';
 
 let database: TemporaryDatabase;
-const imke: CurrentMember = {
-  business_id: stableId('business', 'larkfield'),
-  business_name: 'Larkfield Piano Care',
-  id: stableId('member', 'imke'),
-  key: 'imke',
-  full_name: 'Imke Sandoval',
-  role: 'owner',
-};
 const elsewhere: CurrentMember = { ...imke, business_id: stableId('business', 'other') };
 
 beforeAll(async () => {

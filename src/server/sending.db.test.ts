@@ -5,11 +5,9 @@ import { QueryTypes } from 'sequelize';
 import { factsOf } from '../core/writing/factsOf';
 import { WritingDesk } from '../core/writing/writingDesk';
 import { beginHandover, claimLetter, concludeTry } from '../data/repositories/outgoing';
-import { stableId } from '../data/demonstration/stableId';
 import { temporaryDatabase, withDemonstration, type TemporaryDatabase } from '../data/test/temporaryDatabase';
 import { readMailServer } from '../post/handOver';
 import { connection } from './connection';
-import type { CurrentMember } from './currentMember';
 import { factsForWriting } from './factsForWriting';
 import { oneLetter } from './oneLetter';
 import { createQueues, openQueue } from './queue';
@@ -17,16 +15,9 @@ import { recordPayment } from './recordPayment';
 import { sendDueLetters } from './sendDueLetters';
 import { sendLetter, type LetterToSend } from './sendLetter';
 import { takeBackLetter } from './takeBackLetter';
+import { imke } from './test/imke';
 
 let database: TemporaryDatabase;
-const imke: CurrentMember = {
-  business_id: stableId('business', 'larkfield'),
-  business_name: 'Larkfield Piano Care',
-  id: stableId('member', 'imke'),
-  key: 'imke',
-  full_name: 'Imke Sandoval',
-  role: 'owner',
-};
 
 beforeAll(async () => {
   database = await temporaryDatabase();

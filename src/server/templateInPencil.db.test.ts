@@ -2,19 +2,11 @@ import { afterAll, beforeAll, expect, it } from 'vitest';
 import { stableId } from '../data/demonstration/stableId';
 import { temporaryDatabase, withDemonstration, type TemporaryDatabase } from '../data/test/temporaryDatabase';
 import { connection } from './connection';
-import type { CurrentMember } from './currentMember';
 import { templateInPencil } from './templateInPencil';
 import { templatesByGroup } from './templatesByGroup';
+import { imke } from './test/imke';
 
 let database: TemporaryDatabase;
-const imke: CurrentMember = {
-  business_id: stableId('business', 'larkfield'),
-  business_name: 'Larkfield Piano Care',
-  id: stableId('member', 'imke'),
-  key: 'imke',
-  full_name: 'Imke Sandoval',
-  role: 'owner',
-};
 
 beforeAll(async () => {
   database = await temporaryDatabase();

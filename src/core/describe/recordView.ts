@@ -99,7 +99,8 @@ class View {
               .filter(Boolean)
               .join(', '),
             contact.email ?? '',
-            this.words.phone(contact.phone ?? contact.mobile) ?? '',
+            // A number that is broken over two lines is dialled wrong.
+            this.words.phone(contact.phone ?? contact.mobile)?.replaceAll(' ', '\u00a0') ?? '',
           ]),
         ),
         table(

@@ -1,14 +1,5 @@
 import { Node } from '@tiptap/core';
-import type { BlankType } from '../../core/template/document';
-import { holeElement } from './holeElement';
-
-export interface HoleOptions {
-  /** the type of a blank by its name */
-  blankType: (name: string) => BlankType;
-  /** takes an answer; gives what was expected when it does not fit */
-  answer: (name: string, typed: string) => string | undefined;
-  choose: (id: string) => void;
-}
+import { holeElement, type HoleOptions } from './holeElement';
 
 /** A place where something is missing: one thing, never half-edited. A blank asks for its answer right there. */
 export const Hole = Node.create<HoleOptions>({

@@ -1,5 +1,12 @@
 import type { BlankType } from '../../core/template/document';
-import type { HoleOptions } from './hole';
+
+export interface HoleOptions {
+  /** the type of a blank by its name */
+  blankType: (name: string) => BlankType;
+  /** takes an answer; gives what was expected when it does not fit */
+  answer: (name: string, typed: string) => string | undefined;
+  choose: (id: string) => void;
+}
 
 /** A hole as it stands in the text: a button to its note, or, for a blank, the question itself. */
 export function holeElement(

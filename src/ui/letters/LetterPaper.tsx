@@ -57,7 +57,7 @@ export function LetterPaper({ letter }: { letter: WholeLetter }) {
         <p>
           <LetterState status={letter.status} />
         </p>
-        {letter.reason && (
+        {letter.reason && letter.reason !== letter.events.at(-1)?.detail && (
           <p className={letter.status === 'going' ? 'waiting' : 'needs-you'}>{letter.reason}</p>
         )}
         <TakeBack id={id} going={letter.status === 'going'} />

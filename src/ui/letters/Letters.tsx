@@ -49,8 +49,16 @@ export function Letters({ letters }: { letters: ShownLetter[] }) {
   );
 }
 
-export function whoToWhom({ direction, member, recipients, client }: ShownLetter): string {
+function whoToWhom(letter: ShownLetter): string {
+  return letter.direction === 'in' ? otherSide(letter) : `${letter.member ?? 'We'} to ${toWhom(letter)}`;
+}
+
+/** "To Hale Brandreth", "From Oda Hartigan" */
+export function otherSide(letter: ShownLetter): string {
+  return letter.direction === 'in' ? `From ${letter.client ?? 'somebody'}` : `To ${toWhom(letter)}`;
+}
+
+function toWhom({ recipients, client }: ShownLetter): string {
   const names = recipients.filter(({ role }) => role === 'to').map(({ name, address }) => name || address);
-  if (direction === 'in') return `From ${client ?? 'somebody'}`;
-  return `${member ?? 'We'} to ${names.join(' and ') || (client ?? 'nobody')}`;
+  return names.join(' and ') || (client ?? 'nobody');
 }

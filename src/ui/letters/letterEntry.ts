@@ -1,5 +1,5 @@
 import type { Entry } from '../records/RecordIndex';
-import { whoToWhom, type ShownLetter } from './Letters';
+import { otherSide, type ShownLetter } from './Letters';
 
 const KIND: Readonly<Record<string, 'needs you' | 'waiting'>> = {
   held: 'waiting',
@@ -14,8 +14,10 @@ export function letterEntry(letter: ShownLetter): Entry {
   return {
     key: letter.id,
     name: letter.subject || 'Text message',
-    note: `${letter.day}, ${whoToWhom(letter)}`,
+    note: `${otherSide(letter)}, ${letter.day}`,
     state: { words: letter.status, kind: KIND[letter.status] ?? 'in order' },
-    also: [letter.client, ...letter.recipients.map(({ address }) => address)].filter(Boolean).join(' '),
+    also: [letter.member, letter.client, ...letter.recipients.map(({ address }) => address)]
+      .filter(Boolean)
+      .join(' '),
   };
 }

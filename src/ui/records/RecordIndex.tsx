@@ -3,16 +3,8 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
-import {
-  useDeferredValue,
-  useId,
-  useMemo,
-  useRef,
-  useState,
-  type KeyboardEvent,
-  type ReactNode,
-} from 'react';
-import Form from 'react-bootstrap/Form';
+import { useDeferredValue, useMemo, useRef, useState, type KeyboardEvent, type ReactNode } from 'react';
+import { goToSearch, SearchField } from '../shell/SearchField';
 
 export interface Entry {
   key: string;
@@ -44,7 +36,6 @@ export function RecordIndex({ title, kinds, entries, path, find, empty }: Props)
   const [wanted, setWanted] = useState('');
   const search = useDeferredValue(wanted.trim().toLowerCase());
   const scroller = useRef<HTMLDivElement>(null);
-  const searchId = useId();
   const searched = useMemo(
     () =>
       entries.map((entry) =>
@@ -72,7 +63,7 @@ export function RecordIndex({ title, kinds, entries, path, find, empty }: Props)
     if (!step) return;
     event.preventDefault();
     const at = Number((document.activeElement as HTMLElement | null)?.dataset.row ?? -1) + step;
-    if (at < 0) return document.getElementById(searchId)?.focus();
+    if (at < 0) return void goToSearch();
     if (at >= found.length) return;
     rows.scrollToIndex(at);
     requestAnimationFrame(() => scroller.current?.querySelector<HTMLElement>(`[data-row="${at}"]`)?.focus());
@@ -86,19 +77,7 @@ export function RecordIndex({ title, kinds, entries, path, find, empty }: Props)
     >
       <h1 id="index-title">{title}</h1>
       {kinds}
-      <div className="index-search">
-        <Form.Label htmlFor={searchId} visuallyHidden>
-          {find}
-        </Form.Label>
-        <Form.Control
-          id={searchId}
-          type="search"
-          placeholder={find}
-          value={wanted}
-          onChange={(event) => setWanted(event.target.value)}
-          data-search=""
-        />
-      </div>
+      <SearchField label={find} value={wanted} onChange={setWanted} />
       <p className="count" role="status">
         {search ? `${found.length} of ${entries.length}` : `${entries.length} in all`}
       </p>

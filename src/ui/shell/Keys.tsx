@@ -1,6 +1,7 @@
 'use client';
 
 import { useEffect, useRef } from 'react';
+import { goToSearch } from './SearchField';
 
 const KEYS = [
   ['/', 'Search the list in view'],
@@ -22,11 +23,7 @@ export function Keys() {
       if (event.ctrlKey || event.metaKey || event.altKey) return;
       if (target.isContentEditable || /^(?:INPUT|TEXTAREA|SELECT)$/.test(target.tagName)) return;
       if (event.key === '/') {
-        const search = document.querySelector<HTMLElement>('[data-search]');
-        if (search?.offsetParent) {
-          event.preventDefault();
-          search.focus();
-        }
+        if (goToSearch()) event.preventDefault();
       } else if (event.key === '?') sheet.current?.showModal();
     };
     window.addEventListener('keydown', press);

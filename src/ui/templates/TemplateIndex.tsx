@@ -2,8 +2,8 @@
 
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
-import { useEffect, useId, useState } from 'react';
-import Form from 'react-bootstrap/Form';
+import { useEffect, useState } from 'react';
+import { SearchField } from '../shell/SearchField';
 import { askServer } from '../writing/askServer';
 import { GroupInitial } from './GroupInitial';
 import { useFolded } from './useFolded';
@@ -30,7 +30,6 @@ export function TemplateIndex({ groups }: { groups: Group[] }) {
   const here = usePathname();
   const [wanted, setWanted] = useState('');
   const [folded, fold] = useFolded();
-  const searchId = useId();
   const search = wanted.trim().toLowerCase();
   const withWords = useKeysWithWords(search);
   const count = groups.reduce((sum, group) => sum + group.templates.length, 0);
@@ -43,19 +42,7 @@ export function TemplateIndex({ groups }: { groups: Group[] }) {
       <p className="count">
         {count} in {groups.length} groups
       </p>
-      <div className="index-search">
-        <Form.Label htmlFor={searchId} visuallyHidden>
-          Find by name, subject or words
-        </Form.Label>
-        <Form.Control
-          id={searchId}
-          type="search"
-          placeholder="Find by name, subject or words"
-          value={wanted}
-          onChange={(event) => setWanted(event.target.value)}
-          data-search=""
-        />
-      </div>
+      <SearchField label="Find by name, subject or words" value={wanted} onChange={setWanted} />
       {search ? (
         <>
           <p className="count" role="status">

@@ -1,11 +1,11 @@
 'use client';
 
-import { memo, useDeferredValue, useId, useMemo, useState } from 'react';
-import Form from 'react-bootstrap/Form';
+import { memo, useDeferredValue, useMemo, useState } from 'react';
 import { fittingTemplates, type Fit } from '../../core/fitting/fittingTemplates';
 import type { Situation } from '../../core/records/which/situation';
 import { wordsOfTemplate } from '../../core/template/wordsOfTemplate';
 import type { KeptTemplate } from '../../core/writing/writingDesk';
+import { SearchField } from '../shell/SearchField';
 import { GroupInitial } from '../templates/GroupInitial';
 import type { Facts } from './useWriting';
 
@@ -27,7 +27,6 @@ const MOST_FOUND = 40;
 export function TemplateChooser({ title, from, facts, situation, chosen, onChoose, behind }: Props) {
   const [wanted, setWanted] = useState('');
   const search = useDeferredValue(wanted.trim().toLowerCase());
-  const searchId = useId();
   const templates = useMemo(() => new Map(facts.templates.map((one) => [one.key, one])), [facts]);
   const { fitting, others } = useMemo(
     () => fittingTemplates(facts.templates, situation, facts.letters),
@@ -49,19 +48,7 @@ export function TemplateChooser({ title, from, facts, situation, chosen, onChoos
     <section className={`index ${behind ? 'index-behind' : ''}`} aria-labelledby="index-title">
       <h1 id="index-title">{title}</h1>
       <p className="count">{from}</p>
-      <div className="index-search">
-        <Form.Label htmlFor={searchId} visuallyHidden>
-          Find a template
-        </Form.Label>
-        <Form.Control
-          id={searchId}
-          type="search"
-          placeholder="Find a template"
-          value={wanted}
-          onChange={(event) => setWanted(event.target.value)}
-          data-search=""
-        />
-      </div>
+      <SearchField label="Find a template" value={wanted} onChange={setWanted} />
       {found ? (
         <>
           <p className="visually-hidden" role="status">

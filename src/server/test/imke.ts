@@ -1,0 +1,12 @@
+import { stableId } from '../../data/demonstration/stableId';
+import type { CurrentMember } from '../currentMember';
+
+/** The owner of the demonstration business, signed in. */
+export const imke: CurrentMember = {
+  business_id: stableId('business', 'larkfield'),
+  business_name: 'Larkfield Piano Care',
+  id: stableId('member', 'imke'),
+  key: 'imke',
+  full_name: 'Imke Sandoval',
+  role: 'owner',
+};

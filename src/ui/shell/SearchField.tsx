@@ -1,0 +1,37 @@
+import { useId } from 'react';
+import Form from 'react-bootstrap/Form';
+
+interface Props {
+  /** says what can be found, in the field */
+  label: string;
+  value: string;
+  onChange: (wanted: string) => void;
+}
+
+/** The search above a list; the / key goes to it. */
+export function SearchField({ label, value, onChange }: Props) {
+  const id = useId();
+  return (
+    <div className="index-search">
+      <Form.Label htmlFor={id} visuallyHidden>
+        {label}
+      </Form.Label>
+      <Form.Control
+        id={id}
+        type="search"
+        placeholder={label}
+        value={value}
+        onChange={(event) => onChange(event.target.value)}
+        data-search=""
+      />
+    </div>
+  );
+}
+
+/** Puts the cursor into the search that is in sight. Gives whether there is one. */
+export function goToSearch(): boolean {
+  const search = document.querySelector<HTMLElement>('[data-search]');
+  if (!search?.offsetParent) return false;
+  search.focus();
+  return true;
+}
