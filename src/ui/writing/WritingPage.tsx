@@ -2,8 +2,7 @@
 
 import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import type { StartingPoint } from '../../core/records/which/situation';
-import { nameBooking, nameEnquiry, nameInvoice, nameProject } from '../../core/describe/nameRecord';
-import type { Situation } from '../../core/records/which/situation';
+import { nameStart } from '../../core/describe/nameStart';
 import type { Choices } from '../../core/writing/letter';
 import type { WritingDesk } from '../../core/writing/writingDesk';
 import { afterPaint } from '../shell/afterPaint';
@@ -177,7 +176,7 @@ function Desk({ writing, start, template, onRefresh }: DeskProps) {
     <>
       <TemplateChooser
         title={`Write to ${name}`}
-        from={startInWords(situation)}
+        from={`from ${nameStart(situation)}`}
         facts={facts}
         situation={situation}
         chosen={view?.choices.template}
@@ -257,19 +256,4 @@ function makeReady(desk: WritingDesk): () => void {
 
 function begun({ choices, document, filled }: LetterNow) {
   return { letter: { choices, document }, base: filled.document };
-}
-
-/** "from invoice LPC-1048, £642.00, 24 days overdue" */
-function startInWords({ start, book, invoice, booking, project, enquiry }: Situation): string {
-  const named =
-    start.kind === 'invoice'
-      ? { kind: 'invoice', ...nameInvoice(book, invoice!.record) }
-      : start.kind === 'booking'
-        ? { kind: 'visit', ...nameBooking(book, booking!.record) }
-        : start.kind === 'project'
-          ? { kind: 'project', ...nameProject(book, project!.record) }
-          : start.kind === 'enquiry'
-            ? { kind: 'enquiry', ...nameEnquiry(book, enquiry!.record) }
-            : undefined;
-  return named ? `from ${named.kind} ${named.name}, ${named.note}` : 'from the client';
 }
