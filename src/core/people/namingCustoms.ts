@@ -10,7 +10,7 @@ export const HONORIFICS = new Set(
 
 /** What may stand after a name and is no part of the family name. */
 export const SUFFIXES = new Set(
-  'jr sr jnr snr junior senior ii iii iv phd md mba ba bsc msc ma obe cbe mbe frsm lram arcm esq qc kc rn cpa dds'.split(
+  'jr sr jnr snr junior senior ii iii iv phd md mba ba bsc msc ma obe cbe mbe dbe kbe mp frsm lram arcm esq qc kc rn cpa dds'.split(
     ' ',
   ),
 );
@@ -21,8 +21,8 @@ export const SUFFIXES = new Set(
  */
 export const PARTICLES = new Set(
   (
-    'de del dela della di da do dos das du des d la las le les lo los van von vom vander vande den der ter ten te ' +
-    'zu zum zur af av al el ibn bin bint ben bar ap ab ferch ó ò o ní nic ua uí mac mc st saint san santa y e i und ' +
+    'de del dela della dello dal dalla degli dei di da do dos das du des d la las le les lo los van von vom vander vande den der ter ten te ' +
+    'zu zum zur af av al el ibn bin bint abu ben bat bar ap ab ferch ó ò o ní nic ua uí mac mc st saint san santa y e i und ' +
     "'t op aan in 'n"
   ).split(' '),
 );

@@ -53,10 +53,14 @@ function partPerson(name: string): PersonName {
   if (comma > 0) {
     const after = name.slice(comma + 1).trim();
     if (after && !after.split(/[ ,]+/).every(isSuffix)) {
-      const given = partPerson(after);
+      // "Meulen, Joost van der": what the family name begins with may stand at the end.
+      const words = after.split(' ');
+      const particles: string[] = [];
+      while (words.length > 1 && isParticle(words.at(-1)!)) particles.unshift(words.pop()!);
+      const given = partPerson(words.join(' '));
       return clean({
         ...given,
-        family: name.slice(0, comma).trim(),
+        family: [...particles, name.slice(0, comma).trim()].join(' '),
         given: joined(given.given, given.family),
       });
     }
