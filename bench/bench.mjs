@@ -1,6 +1,7 @@
 #!/usr/bin/env node
 // npm run bench: a business of 5,000 clients and some 600 templates, its pages on the server and the writing page in a
-// browser. Prints what it measured; nothing passes or fails here.
+// browser. npm run bench -- fill: the filling core beside template libraries. Prints what it measured; nothing passes
+// or fails here.
 import { rm } from 'node:fs/promises';
 import path from 'node:path';
 import { bundle } from '../bin/bundle.mjs';
@@ -22,14 +23,27 @@ const DATA_DIR = path.join(ROOT, '.bench');
 const NOW = '2026-11-25T09:00:00Z';
 const cleanUps = [];
 
+const [what, ...names] = process.argv.slice(2);
+
 await saying(async () => {
   try {
-    await main();
+    await (what === 'fill' ? filling() : main());
   } finally {
     for (const cleanUp of cleanUps.reverse()) await cleanUp().catch(() => undefined);
     await rm(DATA_DIR, { recursive: true, force: true });
   }
 });
+
+async function filling() {
+  await ensurePackages();
+  const { code, output } = await command(
+    process.execPath,
+    [await bundle('bench/fill/measureFilling.ts'), ...names],
+    { cwd: ROOT },
+  );
+  console.log(output.trim());
+  if (code !== 0) process.exitCode = 1;
+}
 
 async function main() {
   const hold = await holdDataFolder(DATA_DIR);

@@ -25,11 +25,14 @@ export async function measureWriting(base, executablePath) {
     const script = await scriptUntilFilled(page, base);
     const chosen = await chooseTemplates(page, base);
     const keys = await typeWithFields(page, base);
+    const bare = await typeBare(page, base);
     return [
       '',
       `Script until the filled page shows   ${(script / 1000).toFixed(0)} kB compressed (at most 250)`,
       `Template chosen to page painted      ${spread(chosen.times)} (p95 at most 50 ms), ${chosen.listed} templates listed`,
+      `  the same for one word changed      ${spread(chosen.bare)}`,
       `Key to paint, ${keys.fields} fields           work ${spread(keys.work)} (at most 16 ms); with the wait for the frame ${spread(keys.painted)}`,
+      `  the same in a bare text area       work ${spread(bare.work)}; with the wait for the frame ${spread(bare.painted)}`,
     ].join('\n');
   } finally {
     await browser.close();
@@ -76,17 +79,22 @@ async function chooseTemplates(page, base) {
       );
     const entries = [...document.querySelectorAll('button.entry')];
     const step = Math.max(1, Math.floor(entries.length / most));
-    const times = [];
-    for (let i = 0; i < entries.length && times.length < most; i += step) {
+    const [times, bare] = [[], []];
+    const measure = async (into, change) => {
       // Presses are apart, and come at any moment of a frame.
-      await new Promise((done) => setTimeout(done, 150 + ((times.length * 7) % 17)));
+      await new Promise((done) => setTimeout(done, 150 + ((into.length * 7) % 17)));
       const began = performance.now();
-      entries[i].click();
+      change();
       await afterPaint();
-      times.push(performance.now() - began);
+      into.push(performance.now() - began);
+    };
+    const count = document.querySelector('.index .count');
+    for (let i = 0; i < entries.length && times.length < most; i += step) {
+      await measure(times, () => entries[i].click());
       if (entries[i].getAttribute('aria-current') !== 'true') throw new Error('The template was not taken.');
+      await measure(bare, () => (count.firstChild.data = `from ${i}`));
     }
-    return { times, listed: entries.length };
+    return { times, bare, listed: entries.length };
   }, CHOICES);
 }
 
@@ -105,6 +113,20 @@ async function typeWithFields(page, base) {
   await page.goto(`${base}/write?from=client:college&template=short-note`);
   const letter = page.getByRole('textbox', { name: 'Letter' });
   await letter.waitFor();
+  await letter.getByText('part 30').click();
+  const keys = await typeKeys(page);
+  return { ...keys, fields: await letter.locator('.value').count() };
+}
+
+/** What typing takes on this machine whatever the page: a text area and nothing else. */
+async function typeBare(page, base) {
+  await page.goto(`${base}/offline.html`);
+  await page.evaluate(() => document.body.replaceChildren(document.createElement('textarea')));
+  await page.getByRole('textbox').focus();
+  return typeKeys(page);
+}
+
+async function typeKeys(page) {
   await page.evaluate(() => {
     window.keys = { work: [], painted: [] };
     let handled;
@@ -128,17 +150,13 @@ async function typeWithFields(page, base) {
     );
     addEventListener('input', () => (handled = performance.now()));
   });
-  await letter.getByText('part 30').click();
   for (let i = 0; i < KEYS; i++) {
     await page.keyboard.press('a');
     // As fast as a good typist, with a pause for thought now and then.
     await page.waitForTimeout(i % 20 === 19 ? 400 : 60);
   }
-  const { work, painted } = await page.evaluate(() => window.keys);
-  const count = await letter.locator('.value').count();
-  return { work, painted, fields: count };
+  return page.evaluate(() => window.keys);
 }
-
 function spread(times) {
   const sorted = [...times].sort((a, b) => a - b);
   const at = (share) => sorted[Math.min(sorted.length - 1, Math.floor(sorted.length * share))].toFixed(1);

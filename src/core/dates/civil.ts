@@ -12,8 +12,6 @@ export interface CivilDate {
   day: number;
 }
 
-const ISO_DATE = /^(\d{4})-(\d{2})-(\d{2})$/;
-
 /** The day number of a calendar date. After Howard Hinnant's days_from_civil. */
 export function dayOf({ year, month, day }: CivilDate): Day {
   const y = month <= 2 ? year - 1 : year;
@@ -45,13 +43,27 @@ export function civilOf(day: Day): CivilDate {
 
 /** Reads an ISO date; undefined when it is none, 2026-02-30 included. */
 export function readDay(iso: string): Day | undefined {
-  const found = ISO_DATE.exec(iso);
-  if (!found) return undefined;
-  const date = { year: Number(found[1]), month: Number(found[2]), day: Number(found[3]) };
-  if (date.month < 1 || date.month > 12 || date.day < 1 || date.day > daysInMonth(date.year, date.month)) {
+  return iso.length === 10 ? readDayAtStart(iso) : undefined;
+}
+
+/** Reads the date that a longer text begins with. */
+export function readDayAtStart(iso: string): Day | undefined {
+  if (iso.charCodeAt(4) !== HYPHEN || iso.charCodeAt(7) !== HYPHEN) return undefined;
+  const year = twoDigits(iso, 0) * 100 + twoDigits(iso, 2);
+  const month = twoDigits(iso, 5);
+  const day = twoDigits(iso, 8);
+  // A place that holds no digit gives NaN, which no comparison lets through.
+  if (!(year >= 0 && month >= 1 && month <= 12 && day >= 1 && day <= daysInMonth(year, month)))
     return undefined;
-  }
-  return dayOf(date);
+  return dayOf({ year, month, day });
+}
+
+const HYPHEN = 45;
+
+/** The number that two digits make at a place of a text; NaN where they are no digits. */
+export function twoDigits(text: string, at: number): number {
+  const [tens, ones] = [text.charCodeAt(at) - 48, text.charCodeAt(at + 1) - 48];
+  return tens >= 0 && tens <= 9 && ones >= 0 && ones <= 9 ? tens * 10 + ones : NaN;
 }
 
 export function isoOf(day: Day): string {

@@ -1,4 +1,4 @@
-import { civilOf, dayOf, type Day } from './civil';
+import { civilOf, dayOf, readDayAtStart, twoDigits, type Day } from './civil';
 
 /** A moment: milliseconds since 1970-01-01T00:00:00Z. */
 export type Moment = number;
@@ -11,22 +11,29 @@ export interface WallClock {
 }
 
 const DAY_MS = 86_400_000;
-const ISO_MOMENT =
-  /^\d{4}-\d{2}-\d{2}T(?:[01]\d|2[0-3]):[0-5]\d(?::[0-5]\d(?:\.\d+)?)?(?:Z|[+-](?:[01]\d|2[0-3]):[0-5]\d)$/;
+/** What may follow the minutes: seconds and their fraction, then the offset from UTC. */
+const REST = /^(?::([0-5]\d)(\.\d+)?)?(?:Z|([+-])([01]\d|2[0-3]):([0-5]\d))$/;
 const formats = new Map<string, Intl.DateTimeFormat>();
 const starts = new Map<string, Map<Day, number>>();
 const MOST_DAYS = 4000;
 
 /** Reads an ISO moment with its offset or Z; undefined when it is none. */
 export function readMoment(iso: string): Moment | undefined {
-  if (!ISO_MOMENT.test(iso)) return undefined;
-  const moment = Date.parse(iso);
-  if (Number.isNaN(moment)) return undefined;
-  // Date.parse lets 30 February roll over into March.
-  const day = Number(iso.slice(8, 10));
-  const offset = /([+-])(\d{2}):(\d{2})$/.exec(iso);
-  const minutes = offset ? (offset[1] === '-' ? -1 : 1) * (Number(offset[2]) * 60 + Number(offset[3])) : 0;
-  return new Date(moment + minutes * 60_000).getUTCDate() === day ? moment : undefined;
+  const day = readDayAtStart(iso);
+  const hour = twoDigits(iso, 11);
+  const minute = twoDigits(iso, 14);
+  if (day === undefined || iso[10] !== 'T' || iso[13] !== ':' || !(hour < 24 && minute < 60))
+    return undefined;
+  const moment = day * DAY_MS + (hour * 60 + minute) * 60_000;
+  const rest = iso.slice(16);
+  if (rest === 'Z' || rest === ':00Z') return moment;
+  const found = REST.exec(rest);
+  if (!found) return undefined;
+  const [, seconds = '0', fraction = '', sign, hours = '0', minutes = '0'] = found;
+  const offset = (Number(hours) * 60 + Number(minutes)) * 60_000;
+  // Beyond milliseconds nothing is kept.
+  const after = Number(seconds) * 1000 + Math.trunc(Number(`0${fraction}`) * 1000 + 1e-6);
+  return moment + after - (sign === '-' ? -offset : offset);
 }
 
 /** Whether the platform knows a zone by this name. */

@@ -25,10 +25,11 @@ export function readerOf(type: FieldType): Reader {
     case 'number':
     case 'percent':
     case 'duration':
-      return (stored) =>
-        (typeof stored === 'string' || typeof stored === 'number') && readDecimal(stored)
-          ? Number(stored)
-          : undefined;
+      return (stored) => {
+        if (Number.isSafeInteger(stored)) return stored;
+        const decimal = typeof stored === 'string' || typeof stored === 'number';
+        return decimal && readDecimal(stored) ? Number(stored) : undefined;
+      };
     case 'yes/no':
       return (stored) => (typeof stored === 'boolean' ? stored : undefined);
     case 'address':

@@ -12,6 +12,7 @@ import type { Choices, Letter } from '../../core/writing/letter';
 import { marginOf, type MarginNote } from '../../core/writing/marginOf';
 import { proofLetter } from '../../core/writing/proofLetter';
 import type { FilledLetter, WritingDesk } from '../../core/writing/writingDesk';
+import { afterPaint } from '../shell/afterPaint';
 
 /** What everything around the page needs of a letter. Words typed between the fields do not change it. */
 export interface LetterView {
@@ -46,6 +47,7 @@ export class LetterStore {
   private view: LetterView | undefined;
   private page: Page | undefined;
   private pending: ReturnType<typeof setTimeout> | undefined;
+  private callOff: (() => void) | undefined;
   private waitingSince = 0;
   private readonly views = new Set<() => void>();
   private readonly words = new Set<() => void>();
@@ -146,14 +148,15 @@ export class LetterStore {
   readonly typed = (): void => {
     const moment = performance.now();
     if (this.pending === undefined) this.waitingSince = moment;
-    else clearTimeout(this.pending);
+    else this.stopWaiting();
     const wait = Math.max(0, Math.min(PAUSE, this.waitingSince + LONGEST - moment));
-    this.pending = setTimeout(this.refresh, wait);
+    // The keystroke is painted first.
+    this.pending = setTimeout(() => (this.callOff = afterPaint(this.refresh)), wait);
   };
 
   /** Works out everything that hangs on the letter as it stands. */
   private readonly refresh = (): void => {
-    clearTimeout(this.pending);
+    this.stopWaiting();
     this.pending = undefined;
     const now = this.now();
     if (!now) return;
@@ -167,6 +170,11 @@ export class LetterStore {
     }
     for (const listener of this.words) listener();
   };
+
+  private stopWaiting(): void {
+    clearTimeout(this.pending);
+    this.callOff?.();
+  }
 
   private current(): Letter | undefined {
     return this.page?.read() ?? this.letter;

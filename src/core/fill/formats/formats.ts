@@ -1,6 +1,8 @@
 import { civilOf, monthsBetween, type Day } from '../../dates/civil';
 import { wallClockOf, type Moment } from '../../dates/zone';
-import { decimalString, minorDigits } from '../../money/currency';
+import { minorDigits } from '../../money/currency';
+import { dateWriter } from './dateWriter';
+import { sumWriter } from './sumWriter';
 
 /** What decides how a value is written: the letter's language, and the business's zone, currency and clock. */
 export interface FormatSettings {
@@ -27,7 +29,9 @@ const DATE_FORMS: Record<DateForm, Intl.DateTimeFormatOptions> = {
 
 /** Writes values in one locale, from the platform's Intl data. Formatters are made once and kept. */
 export class Formats {
-  private readonly dates = new Map<string, Intl.DateTimeFormat>();
+  private readonly dates = new Map<DateForm, (day: Day) => string>();
+  private readonly clocks = new Map<string, Intl.DateTimeFormat>();
+  private readonly sums = new Map<string, (units: number) => string>();
   private readonly numbers = new Map<string, Intl.NumberFormat>();
   private readonly conjunction: Intl.ListFormat;
   private readonly disjunction: Intl.ListFormat;
@@ -43,16 +47,18 @@ export class Formats {
   }
 
   date(day: Day, form: DateForm): string {
-    return this.dateFormat(form, DATE_FORMS[form]).format(day * DAY_MS);
+    let write = this.dates.get(form);
+    if (!write) this.dates.set(form, (write = dateWriter(this.dateFormat(DATE_FORMS[form]))));
+    return write(day);
   }
 
   time(moment: Moment): string {
-    return this.dateFormat('time', this.clock()).format(this.wall(moment));
+    return this.clock('time', {}).format(this.wall(moment));
   }
 
   dateAndTime(moment: Moment): string {
     const date = { day: 'numeric', month: 'long', year: 'numeric' } as const;
-    return this.dateFormat('date and time', { ...date, ...this.clock() }).format(this.wall(moment));
+    return this.clock('date and time', date).format(this.wall(moment));
   }
 
   /** Calendar days: under 14 in days, under 60 in weeks, under 24 months in months, else years. */
@@ -71,25 +77,30 @@ export class Formats {
   }
 
   money(amount: number): string {
-    const format = this.number('money', { style: 'currency', currency: this.settings.currency });
-    return this.exact(format, amount);
+    return this.sum(
+      'money',
+      { style: 'currency', currency: this.settings.currency },
+      this.minorDigits,
+    )(amount);
   }
 
   /** Without minor units when they are zero. */
   wholeMoney(amount: number): string {
-    if (amount % 10 ** this.minorDigits !== 0) return this.money(amount);
+    const unit = 10 ** this.minorDigits;
+    if (amount % unit !== 0) return this.money(amount);
     const whole = { style: 'currency', currency: this.settings.currency, maximumFractionDigits: 0 } as const;
-    return this.exact(this.number('whole money', whole), amount);
+    return this.sum('whole money', whole, 0)(amount / unit);
   }
 
   /** A sum without its currency, with all its places and no grouping. */
   plainMoney(amount: number): string {
     const places = this.minorDigits;
     const plain = { minimumFractionDigits: places, maximumFractionDigits: places, useGrouping: false };
-    return this.exact(this.number('plain money', plain), amount);
+    return this.sum('plain money', plain, places)(amount);
   }
 
   decimal(value: number): string {
+    if (Number.isSafeInteger(value) && value !== 0) return this.sum('whole number', {}, 0)(value);
     return this.number('decimal', { maximumFractionDigits: 10 }).format(value);
   }
 
@@ -109,9 +120,11 @@ export class Formats {
     return this.unit(minutes / 60, 'hour');
   }
 
-  and = (words: readonly string[]): string => this.conjunction.format(words);
+  and = (words: readonly string[]): string =>
+    words.length === 1 ? words[0]! : this.conjunction.format(words);
 
-  or = (words: readonly string[]): string => this.disjunction.format(words);
+  or = (words: readonly string[]): string =>
+    words.length === 1 ? words[0]! : this.disjunction.format(words);
 
   dayOf(moment: Moment): Day {
     return wallClockOf(moment, this.settings.zone).day;
@@ -122,14 +135,28 @@ export class Formats {
     return day * DAY_MS + time;
   }
 
-  private clock(): Intl.DateTimeFormatOptions {
-    if (this.settings.hourCycle === 12) return { hour: 'numeric', minute: '2-digit', hourCycle: 'h12' };
-    return { hour: '2-digit', minute: '2-digit', hourCycle: 'h23' };
+  /** All formatters read UTC: what they are given is the wall clock's reading. */
+  private clock(key: string, date: Intl.DateTimeFormatOptions): Intl.DateTimeFormat {
+    let format = this.clocks.get(key);
+    if (!format) {
+      const time =
+        this.settings.hourCycle === 12
+          ? ({ hour: 'numeric', minute: '2-digit', hourCycle: 'h12' } as const)
+          : ({ hour: '2-digit', minute: '2-digit', hourCycle: 'h23' } as const);
+      this.clocks.set(key, (format = this.dateFormat({ ...date, ...time })));
+    }
+    return format;
   }
 
-  private exact(format: Intl.NumberFormat, amount: number): string {
-    // A decimal string keeps every digit; the type lags behind the standard (ES2023).
-    return format.format(decimalString(amount, this.minorDigits) as unknown as number);
+  private dateFormat(options: Intl.DateTimeFormatOptions): Intl.DateTimeFormat {
+    return new Intl.DateTimeFormat(this.settings.locale, { ...options, timeZone: 'UTC' });
+  }
+
+  private sum(key: string, options: Intl.NumberFormatOptions, places: number): (units: number) => string {
+    let write = this.sums.get(key);
+    if (!write)
+      this.sums.set(key, (write = sumWriter(new Intl.NumberFormat(this.settings.locale, options), places)));
+    return write;
   }
 
   private unit(value: number, unit: 'hour' | 'minute'): string {
@@ -141,16 +168,6 @@ export class Formats {
   private number(key: string, options: Intl.NumberFormatOptions): Intl.NumberFormat {
     let format = this.numbers.get(key);
     if (!format) this.numbers.set(key, (format = new Intl.NumberFormat(this.settings.locale, options)));
-    return format;
-  }
-
-  /** All formatters read UTC: what they are given is the wall clock's reading. */
-  private dateFormat(key: string, options: Intl.DateTimeFormatOptions): Intl.DateTimeFormat {
-    let format = this.dates.get(key);
-    if (!format) {
-      format = new Intl.DateTimeFormat(this.settings.locale, { ...options, timeZone: 'UTC' });
-      this.dates.set(key, format);
-    }
     return format;
   }
 }

@@ -1,8 +1,11 @@
-const SPECIAL: Readonly<Record<string, string>> = { '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' };
-
 /** Escapes text for HTML, in content and in double-quoted attributes. */
 export function escapeHtml(text: string): string {
-  return /[&<>"]/.test(text) ? text.replace(/[&<>"]/g, (char) => SPECIAL[char]!) : text;
+  if (!/[&<>"]/.test(text)) return text;
+  return text
+    .replaceAll('&', '&amp;')
+    .replaceAll('<', '&lt;')
+    .replaceAll('>', '&gt;')
+    .replaceAll('"', '&quot;');
 }
 
 /** A value's line breaks as <br>. */

@@ -27,6 +27,8 @@ const CELL = 'padding:4px 12px 4px 0;vertical-align:top;border-bottom:1px solid 
 export class HtmlWriter implements PageWriter {
   private out = '';
   private tight = false;
+  /** how much had been written when the last item began */
+  private itemBegan = 0;
   private align: readonly Alignment[] = [];
   private column = 0;
   private inHeader = false;
@@ -80,7 +82,7 @@ export class HtmlWriter implements PageWriter {
   paragraph(_id: string, inner: () => void): void {
     if (!this.tight) return this.block('p', BLOCK, inner);
     // In a list without blank lines the words stand in the item itself.
-    if (!this.out.endsWith(ITEM)) this.out += '<br>';
+    if (this.out.length !== this.itemBegan) this.out += '<br>';
     inner();
   }
 
@@ -108,6 +110,7 @@ export class HtmlWriter implements PageWriter {
 
   item(_id: string, inner: () => void): void {
     this.out += ITEM;
+    this.itemBegan = this.out.length;
     inner();
     this.out += '</li>';
   }
