@@ -86,6 +86,6 @@ function compile(text: string): CompiledTemplate {
 
 function htmlOf(template: CompiledTemplate, situation: Situation): string {
   const page = new HtmlWriter();
-  fillInto(template, situation, new Map(), page, () => undefined);
+  fillInto(template, situation, new Map(), page, () => undefined, { notes: false });
   return page.end();
 }

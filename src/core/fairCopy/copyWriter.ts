@@ -17,6 +17,8 @@ export class CopyWriter implements PageWriter {
   private nodes: CopyNode[] = [];
   private marks: readonly CopyMark[] = [];
   private inCode = false;
+  /** how many words stood in the line when the value began that is being written */
+  private valueBegan = 0;
 
   /** What `write` writes, as the words of the subject: one line. */
   subject(write: () => void): void {
@@ -72,13 +74,13 @@ export class CopyWriter implements PageWriter {
     this.add({ type: 'image', attrs: { ...look, ...(styles?.length ? { styles: [...styles] } : {}) } });
   }
 
-  filled(id: string, write: () => void): void {
-    const before = this.nodes;
-    this.nodes = [];
-    write();
-    const written = this.nodes;
+  beginValue(): void {
+    this.valueBegan = this.nodes.length;
+  }
+
+  endValue(id: string): void {
+    const written = this.nodes.splice(this.valueBegan);
     const said = written.map(wordsOf).join('');
-    this.nodes = before;
     for (const node of written) {
       const marks = sortCopyMarks([...(node.marks ?? []), { type: 'value', attrs: { id, said } }]);
       this.nodes.push({ ...node, marks });

@@ -88,7 +88,7 @@ function writeWords(nodes: readonly CopyNode[], words: WordWriter): void {
 function wrap(mark: CopyMark, words: WordWriter, inner: () => void): void {
   switch (mark.type) {
     case 'value':
-      return words.filled(mark.attrs.id, inner);
+      return inner();
     case 'style':
       return words.marked({ type: 'style', style: mark.attrs.style }, inner);
     case 'link': {

@@ -26,6 +26,7 @@ export interface Outcome {
 /**
  * Fills a template for one situation into writers: the subject's words into one, the body into the other. Never
  * fails: what is missing is a hole.
+ * @param options notes: whether to say of each field what it said, where from and why
  */
 export function fillInto(
   template: CompiledTemplate,
@@ -33,6 +34,7 @@ export function fillInto(
   answers: Answers,
   page: PageWriter,
   subject: (write: (words: WordWriter) => void) => void,
+  { notes = true } = {},
 ): Outcome {
   const sender = senderOf(template, situation);
   const formats = formatsOf(situation.book, template.head.language);
@@ -44,7 +46,7 @@ export function fillInto(
     formats,
     frames: [],
     answers: withDefaults(template, answers),
-    notes: [],
+    notes: notes ? [] : undefined,
     holes: [],
     words: page,
     page,
@@ -64,7 +66,7 @@ export function fillInto(
     to: situation.recipients.flatMap(({ record }) => addressee(record)),
     copies: situation.copies.flatMap((data: ContactData) => addressee({ kind: 'contact', data })),
     ...headers,
-    notes: run.notes,
+    notes: run.notes ?? [],
     holes: run.holes,
   };
 }

@@ -14,7 +14,8 @@ export interface Run extends Deriving {
   frames: Frame[];
   /** by name; a blank without an answer or default is absent */
   answers: ReadonlyMap<string, unknown>;
-  notes: Note[];
+  /** absent where nobody asks for them */
+  notes: Note[] | undefined;
   holes: Hole[];
   /** where words go: the subject's line or the page */
   words: WordWriter;

@@ -12,6 +12,8 @@ interface Props {
   sending: Sending;
   onSend: () => void;
   onTakeBack: () => void;
+  /** begins a new letter with the words of the one that was taken back */
+  onWriteOn: () => void;
   /** goes to the first thing that keeps the letter */
   onStops: () => void;
   onRefresh: () => void;
@@ -26,12 +28,13 @@ export function LetterFoot({
   sending,
   onSend,
   onTakeBack,
+  onWriteOn,
   onStops,
   onRefresh,
   onSignIn,
   after,
 }: Props) {
-  if (sending.state === 'kept') return <Gone sending={sending} onTakeBack={onTakeBack} after={after} />;
+  if (sending.state === 'kept') return <Gone {...{ sending, onTakeBack, onWriteOn, after }} />;
   const stops = view.marks.filter(({ kind }) => kind === 'stop');
   const busy = sending.state === 'handing over';
   return (
@@ -126,12 +129,9 @@ function Trouble({
 function Gone({
   sending,
   onTakeBack,
+  onWriteOn,
   after,
-}: {
-  sending: Extract<Sending, { state: 'kept' }>;
-  onTakeBack: () => void;
-  after: Props['after'];
-}) {
+}: Pick<Props, 'onTakeBack' | 'onWriteOn' | 'after'> & { sending: Extract<Sending, { state: 'kept' }> }) {
   const seconds = useSecondsUntil(sending.status === 'going' ? sending.goesAt : undefined);
   return (
     <div className="letter-foot">
@@ -146,6 +146,11 @@ function Gone({
         {sending.status === 'going' && (
           <Button variant="outline-primary" onClick={onTakeBack}>
             Take it back
+          </Button>
+        )}
+        {sending.status === 'taken back' && (
+          <Button variant="outline-primary" onClick={onWriteOn}>
+            Write on
           </Button>
         )}
       </div>

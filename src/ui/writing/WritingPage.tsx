@@ -34,7 +34,7 @@ export function WritingPage({ start, template }: Props) {
         writing={writing}
         start={start}
         template={template}
-        onRefresh={async (draft) => load(draft)}
+        onRefresh={load}
       />
     );
   }
@@ -81,7 +81,7 @@ interface DeskProps {
   writing: Writing;
   start: StartingPoint;
   template: string | undefined;
-  onRefresh: (draft: Writing['draft']) => Promise<void>;
+  onRefresh: (draft: () => Writing['draft']) => Promise<void>;
 }
 
 function Desk({ writing, start, template, onRefresh }: DeskProps) {
@@ -155,16 +155,16 @@ function Desk({ writing, start, template, onRefresh }: DeskProps) {
     return () => document.removeEventListener('keydown', press);
   }, [chosen]);
 
-  const refresh = async () => {
-    const now = store.now();
-    if (now) await onRefresh({ id: draft.id, ...begun(now) });
+  const refresh = () => onRefresh(() => ({ id: draft.id, ...begun(store.now()!) }));
+
+  /** The one that was taken back keeps its id; this is a new letter with the same words. */
+  const writeOn = async () => {
+    const renewed = await renewDraft(draftKey, { ...draft, ...begun(store.now()!) });
+    await onRefresh(() => renewed);
   };
 
   const takeItBack = async () => {
-    const now = store.now();
-    if (!(await takeBack()) || !now) return;
-    // The one that was taken back keeps its id; this is a new letter with the same words.
-    await onRefresh(await renewDraft(draftKey, { ...draft, ...begun(now) }));
+    if (await takeBack()) await writeOn();
   };
 
   const { client } = situation;
@@ -210,6 +210,7 @@ function Desk({ writing, start, template, onRefresh }: DeskProps) {
                 sending={sending}
                 onSend={() => void send()}
                 onTakeBack={() => void takeItBack()}
+                onWriteOn={() => void writeOn()}
                 onStops={goToStop}
                 onRefresh={() => void refresh()}
                 onSignIn={() => void keep().then(signInAgain)}

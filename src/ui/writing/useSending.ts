@@ -76,7 +76,8 @@ export function useSending({ store, draft, draftKey }: Writing, from: string) {
     const answer = await askServer<{ status?: string }>(`/api/letters/${sending.letter}/take-back`, {});
     if ('offline' in answer) return false;
     const { status } = answer.body;
-    if (status) setSending(status === 'taken back' ? { state: 'writing' } : { ...sending, status });
+    // The page stays closed until there is a new letter to write on.
+    if (status) setSending({ ...sending, status });
     return status === 'taken back';
   }
 

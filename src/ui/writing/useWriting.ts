@@ -24,14 +24,17 @@ export interface Writing {
 export type WritingState =
   { state: 'fetching' | 'offline' | 'failed' | 'missing' } | ({ state: 'ready' } & Writing);
 
-/** Fetches the facts once and opens the draft. `again` fetches them anew and takes the letter along. */
+/**
+ * Fetches the facts once and opens the draft. With `again` they are fetched anew, and what it gives is taken along: the
+ * letter as it stands when they have come, with whatever was typed meanwhile.
+ */
 export function useWriting(
   from: string,
   start: StartingPoint,
-): [WritingState, (again?: Draft) => Promise<void>] {
+): [WritingState, (again?: () => Draft) => Promise<void>] {
   const [writing, setWriting] = useState<WritingState>({ state: 'fetching' });
 
-  const load = async (again?: Draft) => {
+  const load = async (again?: () => Draft) => {
     if (!again) setWriting({ state: 'fetching' });
     const answer = await askServer<Facts>(`/api/writing?from=${encodeURIComponent(from)}`);
     if ('offline' in answer) return setWriting((before) => (again ? before : { state: 'offline' }));
@@ -39,7 +42,7 @@ export function useWriting(
     if (answer.status !== 200) return setWriting({ state: answer.status === 404 ? 'missing' : 'failed' });
     const facts = answer.body;
     const key = draftKey(facts.member, start);
-    const draft = again ?? (await openDraft(key));
+    const draft = again?.() ?? (await openDraft(key));
     const store = new LetterStore(new WritingDesk(facts), start);
     if (draft.letter && draft.base) store.resume(draft.letter, draft.base);
     setWriting({ state: 'ready', facts, store, draft, draftKey: key });

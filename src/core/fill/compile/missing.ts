@@ -35,18 +35,18 @@ export function missingFact(path: ResolvedPath, run: Run): Pick<Hole, 'path' | '
 const KEYLESS = new Set<RecordKind>(['line', 'payment', 'instalment']);
 
 /** The record that a field's fact belongs to, as `invoice:K-101`; a line stands for its invoice. */
-export function ownerReference(path: ResolvedPath, scope: Scope): (run: Run) => { record?: string } {
+export function ownerReference(path: ResolvedPath, scope: Scope): (run: Run) => string | undefined {
   const outer = scope.frames.findLastIndex((type) => type.kind === 'record' && !KEYLESS.has(type.record));
   const outerKind = outer < 0 ? 'invoice' : (scope.frames[outer] as { record: RecordKind }).record;
   return (run) => {
     const owner = path.owner(run);
-    if (!owner) return {};
-    if (owner.kind === 'business') return { record: 'business' };
+    if (!owner) return undefined;
+    if (owner.kind === 'business') return 'business';
     const kind = owner.kind === 'recipient' ? recipientKind(run) : owner.kind;
-    if (kind === 'client' && isEnquirer(owner.data, run)) return { record: `enquiry:${owner.data.key}` };
-    if (owner.data.key !== undefined) return { record: `${kind}:${owner.data.key}` };
+    if (kind === 'client' && isEnquirer(owner.data, run)) return `enquiry:${owner.data.key}`;
+    if (owner.data.key !== undefined) return `${kind}:${owner.data.key}`;
     const around = outer < 0 ? run.situation.invoice?.record : (run.frames[outer]?.value as { key?: string });
-    return around?.key === undefined ? {} : { record: `${outerKind}:${around.key}` };
+    return around?.key === undefined ? undefined : `${outerKind}:${around.key}`;
   };
 }
 

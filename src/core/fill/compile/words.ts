@@ -15,7 +15,7 @@ import { typeOfBlank } from '../blanks';
 import { resolvePath } from '../paths/resolvePath';
 import { nextPart, placeOf, report, type Scope } from '../paths/scope';
 import { placeId, type Piece, type Run } from '../run';
-import { compileSteps, wholeRecord } from '../steps/compileSteps';
+import { compileSteps, wholeRecord, type CompiledSteps } from '../steps/compileSteps';
 import { isMissing, rawOf } from '../values';
 import { AddressWriter, LineWriter } from '../write/lineWriter';
 import { escapeHtml, safeAddress } from '../write/escape';
@@ -117,7 +117,7 @@ function compileNode(node: Inline, scope: Scope): Piece {
       return (run) => {
         const value = signatureOf(run);
         const id = placeId(part, run);
-        run.notes.push({
+        run.notes?.push({
           id,
           path: 'signature',
           label: 'signature',
@@ -161,29 +161,40 @@ function compileField(node: Field, scope: Scope): Piece {
   return (run) => {
     const id = placeId(part, run);
     const stored = path.read(run);
-    const value = steps.apply(stored, run);
-    let written = '';
-    if (isMissing(value) && steps.fallback === undefined) {
+    let value = writeValue(id, steps.apply(stored, run), steps, run);
+    if (value === undefined) {
       const hole = missingFact(path, run);
       run.holes.push({ id, kind: 'field', ...hole, ...place });
       run.words.hole(id, 'field', hole.label);
-      written = `[${hole.label}]`;
-    } else {
-      run.words.filled(id, () => {
-        if (!isMissing(value)) written = steps.show(value as never, run, run.words);
-        else run.words.value((written = steps.fallback!));
-      });
+      value = `[${hole.label}]`;
     }
-    run.notes.push({
-      id,
-      path: path.path,
-      label,
-      value: written,
-      raw: rawOf(stored, type, run.book.zone),
-      ...ownerOf(run),
-      reason: path.reason(run),
-    });
+    if (!run.notes) return;
+    const raw = rawOf(stored, type, run.book.zone);
+    const record = ownerOf(run);
+    const reason = path.reason(run);
+    run.notes.push(
+      record === undefined
+        ? { id, path: path.path, label, value, raw, reason }
+        : { id, path: path.path, label, value, raw, record, reason },
+    );
   };
+}
+
+/** Writes what a field or an answer says; undefined, and nothing written, where it is missing. */
+function writeValue(
+  id: string,
+  value: unknown,
+  { show, fallback }: CompiledSteps,
+  run: Run,
+): string | undefined {
+  const missing = isMissing(value);
+  if (missing && fallback === undefined) return undefined;
+  const { words } = run;
+  words.beginValue(id);
+  if (missing) words.value(fallback!);
+  const written = missing ? fallback! : show(value as never, run, words);
+  words.endValue(id);
+  return written;
 }
 
 function compileBlank(node: Blank, scope: Scope): Piece {
@@ -197,33 +208,22 @@ function compileBlank(node: Blank, scope: Scope): Piece {
   return (run) => {
     const id = placeId(part, run);
     const answer = run.answers.get(name);
-    const value = steps.apply(answer, run);
-    let written = '';
-    if (isMissing(value) && steps.fallback === undefined) {
+    let value = writeValue(id, steps.apply(answer, run), steps, run);
+    if (value === undefined) {
       const reason = `“${name}” has not been answered.`;
       run.holes.push({ id, kind: 'blank', path: name, label: name, ...place, reason });
       run.words.hole(id, 'blank', name);
-      written = `[${name}]`;
-    } else {
-      run.words.filled(id, () => {
-        if (!isMissing(value)) written = steps.show(value as never, run, run.words);
-        else run.words.value((written = steps.fallback!));
-      });
+      value = `[${name}]`;
     }
+    if (!run.notes) return;
     const reason =
       answer === undefined
         ? 'not answered yet'
         : answer === preset
           ? 'the default'
           : 'answered for this letter';
-    run.notes.push({
-      id,
-      path: name,
-      label: name,
-      value: written,
-      raw: rawOf(answer, type, run.book.zone),
-      reason,
-    });
+    const raw = rawOf(answer, type, run.book.zone);
+    run.notes.push({ id, path: name, label: name, value, raw, reason });
   };
 }
 

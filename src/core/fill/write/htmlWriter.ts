@@ -71,9 +71,9 @@ export class HtmlWriter implements PageWriter {
     this.out += link === undefined ? image : `<a href="${escapeHtml(link)}">${image}</a>`;
   }
 
-  filled(_: string, write: () => void): void {
-    write();
-  }
+  beginValue(): void {}
+
+  endValue(): void {}
 
   hole(_: string, kind: HoleKind, label: string): void {
     this.value(holeInWords(kind, label));

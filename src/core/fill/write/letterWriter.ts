@@ -45,9 +45,9 @@ export class LetterWriter implements PageWriter {
     this.both((page, run) => page.heading(id, level, run), inner);
   }
 
-  filled(_: string, write: () => void): void {
-    write();
-  }
+  beginValue(): void {}
+
+  endValue(): void {}
 
   hole(id: string, kind: HoleKind, label: string): void {
     this.html.hole(id, kind, label);

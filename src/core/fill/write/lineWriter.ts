@@ -29,9 +29,9 @@ export class LineWriter implements WordWriter {
     this.out += description;
   }
 
-  filled(_: string, write: () => void): void {
-    write();
-  }
+  beginValue(): void {}
+
+  endValue(): void {}
 
   hole(_: string, kind: HoleKind, label: string): void {
     this.value(holeInWords(kind, label));

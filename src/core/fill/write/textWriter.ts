@@ -57,9 +57,9 @@ export class TextWriter implements PageWriter {
     if (link !== undefined) this.line += description ? ` (${link})` : link;
   }
 
-  filled(_: string, write: () => void): void {
-    write();
-  }
+  beginValue(): void {}
+
+  endValue(): void {}
 
   hole(_: string, kind: HoleKind, label: string): void {
     this.value(holeInWords(kind, label));

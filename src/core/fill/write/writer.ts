@@ -32,8 +32,9 @@ export interface WordWriter {
   marked(mark: Exclude<Mark, { type: 'link' }>, inner: () => void): void;
   link(look: LinkLook, inner: () => void): void;
   image(look: ImageLook): void;
-  /** what `write` writes is what a field says; `id` is that of its note */
-  filled(id: string, write: () => void): void;
+  /** what is written until its end is what a field says; `id` is that of its note */
+  beginValue(id: string): void;
+  endValue(id: string): void;
   /** something is missing here */
   hole(id: string, kind: HoleKind, label: string): void;
 }
