@@ -66,13 +66,33 @@ test('double click, reload and two tabs send a letter once', async ({ page, requ
   expect(await mailboxOf(request, mailOf(client))).toHaveLength(1);
 });
 
+/** Holds the next answer with facts back until what it gives is called. */
+async function slowFacts(page: Page): Promise<() => void> {
+  let answer = () => {};
+  const waiting = new Promise<void>((done) => (answer = done));
+  await page.route(
+    '**/api/writing?**',
+    async (route) => {
+      await waiting;
+      await route.continue();
+    },
+    { times: 1 },
+  );
+  return answer;
+}
+
 test('a letter can be taken back, changed and sent after all', async ({ page, request }, { project }) => {
   const client = of(project.name).back;
   await signIn(page);
   const letter = await begin(page, client);
   await typeBehind(page, 'nothing is open', ' First thoughts.');
   await letter.getByRole('button', { name: /^Send to/ }).click();
+  const answer = await slowFacts(page);
   await letter.getByRole('button', { name: 'Take it back' }).click();
+  // Nothing can be typed into a letter that was taken back, only into the new one.
+  await expect(letter).toContainText('It was taken back.');
+  await expect(letter.getByRole('textbox', { name: 'Letter' })).toHaveCount(0);
+  answer();
   await editable(page);
   await expect(letter).toContainText('First thoughts.');
   await typeBehind(page, 'First thoughts.', ' And second ones.');
@@ -209,8 +229,12 @@ test('an invoice that is paid in a second browser while its letter is written st
   const trouble = letter.getByRole('alert');
   await expect(trouble).toContainText('It has not been sent: something changed since you began.');
   await expect(trouble).toContainText(`balance is now ${left}`);
+  const answer = await slowFacts(page);
   await trouble.getByRole('button', { name: 'Bring the letter up to date' }).click();
+  // What is typed while the facts are on their way goes along.
+  await typeBehind(page, 'Warm regards.', ' And soon.');
+  answer();
   await expect(letter).toContainText(`${left} is still to come.`);
-  await expect(letter).toContainText('Warm regards.');
+  await expect(letter).toContainText('Warm regards. And soon.');
   await expect(letter.getByRole('button', { name: /^Send to/ })).toBeEnabled();
 });

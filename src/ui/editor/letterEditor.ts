@@ -1,5 +1,5 @@
 import { Editor, Extension } from '@tiptap/core';
-import { history, redo, undo } from '@tiptap/pm/history';
+import { closeHistory, history, redo, undo } from '@tiptap/pm/history';
 import { Fragment, type Node as PageNode } from '@tiptap/pm/model';
 import { readCopy } from '../../core/fairCopy/readCopy';
 import type { Letter } from '../../core/writing/letter';
@@ -85,7 +85,8 @@ export class LetterEditor {
     if (change) transaction.replaceWith(change.from, change.to, change.content);
     const choices = JSON.stringify(letter.choices);
     if (state.doc.attrs.choices !== choices) transaction.setDocAttribute('choices', choices);
-    if (transaction.docChanged) view.dispatch(transaction);
+    // However soon it follows on another, it is undone by itself.
+    if (transaction.docChanged) view.dispatch(closeHistory(transaction));
   }
 
   /** Opens the notes of places. */

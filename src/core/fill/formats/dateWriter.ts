@@ -9,13 +9,13 @@ type Words = (string | undefined)[];
 
 /**
  * A writer of calendar dates that reads the locale's pattern from `formatToParts` once and asks Intl no more: the same
- * words as the formatter's, many times faster. The formatter itself writes what lies outside the years 1000 to 9999,
- * and everything where its pattern is not the same for all days.
+ * words as the formatter's, many times faster. The formatter itself writes what lies outside the years 1000 to 9999, and
+ * everything where its calendar is another or its pattern not the same for all days.
  * @param format a formatter in UTC that writes a date without a time
  */
 export function dateWriter(format: Intl.DateTimeFormat): (day: Day) => string {
   const plain = (day: Day) => format.format(day * DAY_MS);
-  const pattern = patternOf(format);
+  const pattern = format.resolvedOptions().calendar === 'gregory' ? patternOf(format) : undefined;
   if (!pattern) return plain;
   const { before, parts, words } = pattern;
   const count = parts.length;

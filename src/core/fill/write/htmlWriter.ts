@@ -20,8 +20,16 @@ const STYLE_CSS: Readonly<Record<Style, string>> = {
 const BLOCK = 'margin:0 0 1em';
 const BUTTON =
   'display:inline-block;padding:10px 18px;border:1px solid #4b3f8f;border-radius:3px;background-color:#4b3f8f;color:#ffffff;text-decoration:none;font-weight:bold';
+const PARAGRAPH = `<p style="${BLOCK}">`;
+const HEADINGS = [1, 2, 3, 4, 5, 6].map(
+  (level) => `<h${level} style="${BLOCK};font-size:${level === 1 ? 1.4 : level === 2 ? 1.2 : 1}em">`,
+);
+const QUOTE = '<blockquote style="margin:0 0 1em;padding:0 0 0 12px;border-left:2px solid #cfc8b8">';
+const RULE = '<hr style="border:0;border-top:1px solid #cfc8b8;margin:1em 0">';
 const ITEM = '<li style="margin:0">';
+const TABLE = `<table cellpadding="0" cellspacing="0" border="0" style="${BLOCK};border-collapse:collapse">`;
 const CELL = 'padding:4px 12px 4px 0;vertical-align:top;border-bottom:1px solid #cfc8b8';
+const CODE = `<pre style="${BLOCK};white-space:pre-wrap">`;
 
 /** Writes HTML for mail: a small, conservative set of elements with inline styles. */
 export class HtmlWriter implements PageWriter {
@@ -80,31 +88,31 @@ export class HtmlWriter implements PageWriter {
   }
 
   paragraph(_id: string, inner: () => void): void {
-    if (!this.tight) return this.block('p', BLOCK, inner);
+    if (!this.tight) return this.block(PARAGRAPH, '</p>', inner);
     // In a list without blank lines the words stand in the item itself.
     if (this.out.length !== this.itemBegan) this.out += '<br>';
     inner();
   }
 
   heading(_id: string, level: number, inner: () => void): void {
-    this.block(`h${level}`, `${BLOCK};font-size:${level === 1 ? 1.4 : level === 2 ? 1.2 : 1}em`, inner);
+    this.block(HEADINGS[level - 1]!, `</h${level}>`, inner);
   }
 
   rule(): void {
-    this.out += '<hr style="border:0;border-top:1px solid #cfc8b8;margin:1em 0">';
+    this.out += RULE;
   }
 
   quote(_id: string, inner: () => void): void {
-    this.loose(() =>
-      this.block('blockquote', 'margin:0 0 1em;padding:0 0 0 12px;border-left:2px solid #cfc8b8', inner),
-    );
+    this.loose(() => this.block(QUOTE, '</blockquote>', inner));
   }
 
   list(_id: string, { ordered, start, tight }: ListLook, inner: () => void): void {
     const before = this.tight;
     this.tight = tight;
     const css = before ? 'margin:0;padding:0 0 0 24px' : `${BLOCK};padding:0 0 0 24px`;
-    this.block(ordered ? 'ol' : 'ul', css, inner, ordered && start !== 1 ? ` start="${start}"` : '');
+    const name = ordered ? 'ol' : 'ul';
+    const from = ordered && start !== 1 ? ` start="${start}"` : '';
+    this.block(`<${name}${from} style="${css}">`, `</${name}>`, inner);
     this.tight = before;
   }
 
@@ -118,11 +126,9 @@ export class HtmlWriter implements PageWriter {
   table(_id: string, align: readonly Alignment[], inner: () => void): void {
     const before = [this.align, this.tight] as const;
     [this.align, this.tight] = [align, false];
-    this.element(
-      'table',
-      `cellpadding="0" cellspacing="0" border="0" style="${BLOCK};border-collapse:collapse"`,
-      inner,
-    );
+    this.out += TABLE;
+    inner();
+    this.out += '</table>';
     [this.align, this.tight] = before;
   }
 
@@ -138,7 +144,7 @@ export class HtmlWriter implements PageWriter {
   }
 
   code(_id: string, inner: () => void): void {
-    this.block('pre', `${BLOCK};white-space:pre-wrap`, inner);
+    this.block(CODE, '</pre>', inner);
   }
 
   styled(_id: string, styles: readonly Style[], inner: () => void): void {
@@ -154,12 +160,12 @@ export class HtmlWriter implements PageWriter {
   }
 
   /** A block that turned out empty is left out. */
-  private block(name: string, css: string, inner: () => void, attributes = ''): void {
+  private block(open: string, close: string, inner: () => void): void {
     const before = this.out;
-    this.out += `<${name}${attributes} style="${css}">`;
+    this.out += open;
     const opened = this.out.length;
     inner();
-    this.out = this.out.length === opened ? before : `${this.out}</${name}>`;
+    this.out = this.out.length === opened ? before : this.out + close;
   }
 
   private element(name: string, attributes: string, inner: () => void): void {
