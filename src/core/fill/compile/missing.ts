@@ -19,16 +19,17 @@ function holeLabel(path: string): string {
 export function missingFact(path: ResolvedPath, run: Run): Pick<Hole, 'path' | 'label' | 'reason'> {
   const label = holeLabel(path.path);
   const owner = path.owner(run);
-  if (!owner)
+  const { ownerKind } = path;
+  if (!owner || !ownerKind)
     return {
       path: path.path,
       label,
       reason: `There is no ${path.root.replaceAll('_', ' ')} to take it from.`,
     };
-  const name = textOfItem({ kind: 'record', record: owner.kind })(owner.data as never, run);
-  const kind = owner.kind === 'recipient' ? recipientKind(run) : owner.kind;
+  const name = textOfItem({ kind: 'record', record: ownerKind })(owner as never, run);
+  const kind = ownerKind === 'recipient' ? recipientKind(run) : ownerKind;
   const who =
-    owner.kind === 'business' ? 'The business' : name === owner.kind ? `This ${kind}` : `The ${kind} ${name}`;
+    ownerKind === 'business' ? 'The business' : name === ownerKind ? `This ${kind}` : `The ${kind} ${name}`;
   return { path: path.path, label, reason: `${who} has no ${path.label}.` };
 }
 
@@ -38,13 +39,15 @@ const KEYLESS = new Set<RecordKind>(['line', 'payment', 'instalment']);
 export function ownerReference(path: ResolvedPath, scope: Scope): (run: Run) => string | undefined {
   const outer = scope.frames.findLastIndex((type) => type.kind === 'record' && !KEYLESS.has(type.record));
   const outerKind = outer < 0 ? 'invoice' : (scope.frames[outer] as { record: RecordKind }).record;
+  const { ownerKind } = path;
+  if (!ownerKind) return () => undefined;
   return (run) => {
     const owner = path.owner(run);
     if (!owner) return undefined;
-    if (owner.kind === 'business') return 'business';
-    const kind = owner.kind === 'recipient' ? recipientKind(run) : owner.kind;
-    if (kind === 'client' && isEnquirer(owner.data, run)) return `enquiry:${owner.data.key}`;
-    if (owner.data.key !== undefined) return `${kind}:${owner.data.key}`;
+    if (ownerKind === 'business') return 'business';
+    const kind = ownerKind === 'recipient' ? recipientKind(run) : ownerKind;
+    if (kind === 'client' && isEnquirer(owner, run)) return `enquiry:${owner.key}`;
+    if (owner.key !== undefined) return `${kind}:${owner.key}`;
     const around = outer < 0 ? run.situation.invoice?.record : (run.frames[outer]?.value as { key?: string });
     return around?.key === undefined ? undefined : `${outerKind}:${around.key}`;
   };

@@ -20,8 +20,9 @@ export interface ResolvedPath {
   shownAs?: 'time';
   /** the value, undefined when the record or the fact is missing */
   read: (run: Run) => unknown;
-  /** the last record on the way and its kind */
-  owner: (run: Run) => { kind: RecordKind; data: { key?: string } } | undefined;
+  /** the last record on the way, and its kind; none where the way begins with no record */
+  ownerKind: RecordKind | undefined;
+  owner: (run: Run) => { key?: string } | undefined;
   reason: (run: Run) => string;
   /** what the way begins with, for messages about what is missing */
   root: string;
@@ -72,11 +73,6 @@ function walked(
   label: string,
   type: FieldType,
 ): ResolvedPath {
-  const walk = (run: Run, count: number) => {
-    let value = start.read(run);
-    for (let i = 0; i < count && value !== undefined; i++) value = hops[i]!.hop(value, run);
-    return value;
-  };
   // The record that has the fact: the last one before the end, else the end itself.
   const types = [start.type, ...hops.map((hop) => hop.type)];
   const inner = types.slice(0, -1).findLastIndex((one) => one.kind === 'record');
@@ -87,12 +83,34 @@ function walked(
     type,
     label,
     root: start.name || path.split('.')[0]!,
-    read: hops.length === 0 ? start.read : (run) => walk(run, hops.length),
-    owner: (run) => {
-      const data = kind && walk(run, last);
-      return kind && data ? { kind, data: data as { key?: string } } : undefined;
-    },
+    read: walker(start, hops, hops.length),
+    ownerKind: kind,
+    owner: kind ? (walker(start, hops, last) as ResolvedPath['owner']) : () => undefined,
     reason: start.reason,
+  };
+}
+
+/** Goes so many hops from a start; ends early where something is missing. */
+function walker({ read }: Start, hops: readonly { hop: Hop }[], count: number): (run: Run) => unknown {
+  if (count === 0) return read;
+  const [{ hop: first }, second] = hops as readonly [{ hop: Hop }, { hop: Hop } | undefined];
+  if (count === 1) {
+    return (run) => {
+      const value = read(run);
+      return value === undefined ? undefined : first(value, run);
+    };
+  }
+  if (count === 2) {
+    return (run) => {
+      const value = read(run);
+      const next = value === undefined ? undefined : first(value, run);
+      return next === undefined ? undefined : second!.hop(next, run);
+    };
+  }
+  return (run) => {
+    let value = read(run);
+    for (let i = 0; i < count && value !== undefined; i++) value = hops[i]!.hop(value, run);
+    return value;
   };
 }
 

@@ -14,8 +14,11 @@ export interface Root {
 
 type Chosen = 'client' | 'enquiry' | 'project' | 'booking' | 'invoice';
 
-function chosen(kind: Chosen): [string, Root] {
-  const choiceOf = (situation: Situation) => situation[kind] as Choice<unknown> | undefined;
+/** Each with a function of its own, as one for all would look the kind up by its name each time. */
+function chosen(
+  kind: Chosen,
+  choiceOf: (situation: Situation) => Choice<unknown> | undefined,
+): [string, Root] {
   return [
     kind,
     {
@@ -45,11 +48,11 @@ export const ROOTS: ReadonlyMap<string, Root> = new Map<string, Root>([
       reason: (run) => run.situation.recipients[0]?.reason ?? 'there is nobody to write to',
     },
   ],
-  chosen('client'),
-  chosen('enquiry'),
-  chosen('project'),
-  chosen('booking'),
-  chosen('invoice'),
+  chosen('client', ({ client }) => client),
+  chosen('enquiry', ({ enquiry }) => enquiry),
+  chosen('project', ({ project }) => project),
+  chosen('booking', ({ booking }) => booking),
+  chosen('invoice', ({ invoice }) => invoice),
   [
     'today',
     { type: scalar('date'), label: 'today', read: (run) => run.book.today, reason: () => 'today’s date' },

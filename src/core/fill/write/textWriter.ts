@@ -129,9 +129,9 @@ export class TextWriter implements PageWriter {
     const before = this.line;
     this.line = '';
     inner();
-    const text = this.line.replace(/[ \t]+$/gm, '');
+    const text = tidy(this.line);
     this.line = before;
-    return text.replace(/^\n+|\n+$/g, '');
+    return text;
   }
 
   private container(inner: () => void): string[] {
@@ -160,7 +160,14 @@ export class TextWriter implements PageWriter {
   }
 }
 
+/** Without spaces at the ends of lines, and without empty lines around. Most text has none, which is told quickly. */
+function tidy(text: string): string {
+  const clean = !/^\n|[ \t\n]$/.test(text) && !text.includes(' \n') && !text.includes('\t\n');
+  return clean ? text : text.replace(/[ \t]+$/gm, '').replace(/^\n+|\n+$/g, '');
+}
+
 function indent(text: string, first: string, rest: string): string {
+  if (!text.includes('\n')) return (first + text).trimEnd();
   return text
     .split('\n')
     .map((line, i) => (i === 0 ? first : line ? rest : rest.trimEnd()) + line)

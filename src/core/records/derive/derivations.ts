@@ -41,8 +41,10 @@ export const DERIVATIONS: Readonly<Partial<Record<RecordKind, Readonly<Record<st
   contact: greeted,
   recipient: {
     ...greeted,
-    greeting_name: (_: Named, { recipients, and }: Deriving) =>
-      and(recipients.flatMap((one) => greetingName(one, and) ?? [])) || undefined,
+    greeting_name: (first: Named, { recipients, and }: Deriving) =>
+      recipients.length < 2
+        ? greetingName(first, and)
+        : and(recipients.flatMap((one) => greetingName(one, and) ?? [])) || undefined,
   },
   // The whole name is stored, but may be left to the parts.
   member: { full_name: greeted.full_name },
