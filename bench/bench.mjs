@@ -36,13 +36,15 @@ await saying(async () => {
 
 async function filling() {
   await ensurePackages();
-  const { code, output } = await command(
-    process.execPath,
-    [await bundle('bench/fill/measureFilling.ts'), ...names],
-    { cwd: ROOT },
+  const [speed, extent, worker] = await Promise.all(
+    ['speed', 'extent', 'worker'].map((name) => bundle(`bench/fill/${name}.ts`)),
   );
-  console.log(output.trim());
-  if (code !== 0) process.exitCode = 1;
+  const runs = [[speed, ...names], ...(names.length ? [] : [['--expose-gc', extent, worker]])];
+  for (const run of runs) {
+    const { code, output } = await command(process.execPath, run, { cwd: ROOT });
+    console.log(output.trim());
+    if (code !== 0) process.exitCode = 1;
+  }
 }
 
 async function main() {

@@ -21,9 +21,9 @@ const WORK = [
 ];
 const TOWNS = ['Overstrand', 'Thornholt', 'Saltby', 'Marrow Quay'];
 
-/** So many clients, each with a project, a visit, and an invoice of one to six lines, some of it paid. */
-export function manyRecords(count: number, seed = 20261125): RecordsFile {
-  const random = seeded(seed);
+/** So many clients, each with a project, a visit, and an invoice of one to six lines or so many, some of it paid. */
+export function manyRecords(count: number, lineCount?: number): RecordsFile {
+  const random = seeded(20261125);
   const one = <T>(all: readonly T[]): T => all[Math.floor(random() * all.length)]!;
   const whole = (low: number, high: number) => low + Math.floor(random() * (high - low + 1));
   const day = (year: number) =>
@@ -78,7 +78,7 @@ export function manyRecords(count: number, seed = 20261125): RecordsFile {
       status: 'done',
       starts_at: `${day(2024)}T${String(whole(7, 17)).padStart(2, '0')}:30:00Z`,
     });
-    const lines = Array.from({ length: whole(1, 6) }, () => ({
+    const lines = Array.from({ length: lineCount ?? whole(1, 6) }, () => ({
       description: one(WORK),
       quantity: whole(1, 12),
       unit_price: whole(500, 250_000),

@@ -1,30 +1,17 @@
-import { readFile } from 'node:fs/promises';
-import path from 'node:path';
-import { readMoment } from '../../src/core/dates/zone';
-import { compileTemplate, type CompiledTemplate } from '../../src/core/fill/compileTemplate';
+import type { CompiledTemplate } from '../../src/core/fill/compileTemplate';
 import { fillInto } from '../../src/core/fill/fillInto';
 import { fillTemplate } from '../../src/core/fill/fillTemplate';
 import { HtmlWriter } from '../../src/core/fill/write/htmlWriter';
-import { RecordBook } from '../../src/core/records/recordBook';
-import { schemaOf } from '../../src/core/records/schema';
-import { situationFrom, type Situation } from '../../src/core/records/which/situation';
-import { readTemplate } from '../../src/core/template/text/readTemplate';
+import type { Situation } from '../../src/core/records/which/situation';
 import { otherEngines } from './engines';
+import { ordinaryLetters } from './ordinaryLetters';
 import { manyRecords } from './records';
 import { viewOf } from './views';
 
 // Fills one ordinary letter for 2,000 clients with our core and with template libraries, in one process and run.
 const SETS = 2000;
 const ROUNDS = 9;
-const NOW = readMoment('2026-06-30T09:00:00Z')!;
-const HERE = path.join(process.cwd(), 'bench/fill');
-
-const records = manyRecords(SETS);
-const book = new RecordBook(records, NOW);
-const compiled = compile(await readFile(path.join(HERE, 'ordinary.md'), 'utf8'));
-const situations = records.invoices!.map(({ key }) =>
-  situationFrom(book, { kind: 'invoice', key }, { sender: records.members![0]! })!,
-);
+const { compiled, situations } = await ordinaryLetters(manyRecords(SETS));
 
 interface Contender {
   name: string;
@@ -74,14 +61,6 @@ for (const { name } of measured) {
         10,
       )}   ${((time / SETS) * 1000).toFixed(1).padStart(8)}   ${(eta / time).toFixed(2).padStart(8)} ×    ${(all.at(-1)! / time).toFixed(2).padStart(8)} ×`,
   );
-}
-
-function compile(text: string): CompiledTemplate {
-  const { value, problems } = readTemplate(text, 'ordinary.md');
-  if (!value) throw new Error(problems.map(({ message }) => message).join('\n'));
-  const result = compileTemplate(value, { schema: schemaOf(records), passages: new Map(), key: 'ordinary' });
-  if (!result.compiled) throw new Error(result.problems.map(({ message }) => message).join('\n'));
-  return result.compiled;
 }
 
 function htmlOf(template: CompiledTemplate, situation: Situation): string {
