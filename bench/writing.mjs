@@ -157,6 +157,7 @@ async function typeKeys(page) {
   }
   return page.evaluate(() => window.keys);
 }
+
 function spread(times) {
   const sorted = [...times].sort((a, b) => a - b);
   const at = (share) => sorted[Math.min(sorted.length - 1, Math.floor(sorted.length * share))].toFixed(1);

@@ -19,9 +19,9 @@ export async function signIn(
 
 /** Whether axe finds nothing against WCAG 2.2 AA on the page as it is. */
 export async function expectAccessible(page: Page): Promise<void> {
-  // A letter's own frame runs no scripts, axe's included: what is in it is checked apart.
   // After going to another page its title comes last.
   await expect(page).toHaveTitle(/\S/);
+  // A letter's own frame runs no scripts, axe's included: what is in it is checked apart.
   const { violations } = await new AxeBuilder({ page })
     .exclude('iframe')
     .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'])

@@ -3,6 +3,7 @@ import Handlebars from 'handlebars';
 import { Liquid } from 'liquidjs';
 import Mustache from 'mustache';
 import nunjucks from 'nunjucks';
+import { escapeHtml } from '../../src/core/fill/write/escape';
 
 /** What the other libraries are given: every fact found and worked out, dates as milliseconds, sums in minor units. */
 export interface View {
@@ -45,15 +46,6 @@ const date = (moment: number) => DATE.format(moment);
 const dayAndMonth = (moment: number) => DAY_AND_MONTH.format(moment);
 const money = (amount: number) => MONEY.format(amount / 100);
 const number = (value: number) => NUMBER.format(value);
-
-function escape(text: string): string {
-  if (!/[&<>"]/.test(text)) return text;
-  return text
-    .replaceAll('&', '&amp;')
-    .replaceAll('<', '&lt;')
-    .replaceAll('>', '&gt;')
-    .replaceAll('"', '&quot;');
-}
 
 /** How one library writes a value, a formatted value, a condition and a loop. */
 interface Syntax {
@@ -133,7 +125,7 @@ function mustache(): Engine {
 }
 
 function liquid(): Engine {
-  const engine = new Liquid({ outputEscape: (value: unknown) => escape(String(value)) });
+  const engine = new Liquid({ outputEscape: (value: unknown) => escapeHtml(String(value)) });
   for (const [by, write] of Object.entries(FORMATS)) engine.registerFilter(by, write);
   const template = engine.parse(
     letter({
@@ -186,13 +178,13 @@ function byHand(): Engine {
   return {
     name: 'by hand',
     render: ({ greeting, business, client, booking, project, invoice, sender }: View) => {
-      let out = `${P}Hello ${escape(greeting)},</p>${P}thank you for having ${escape(business.name)} at ${escape(client.name)} in ${escape(client.town)}. The ${escape(booking.service)} of ${longDate(booking.starts)} is part of <strong>${escape(project.title)}</strong>, as ${escape(project.notes)}.</p>${P}Here is invoice ${escape(invoice.number)} of ${date(invoice.issued)} over ${money(invoice.total)}. You have paid ${money(invoice.paid)}, the last of it on ${dayAndMonth(invoice.lastPaid)}; ${money(invoice.balance)} is still open.</p>`;
+      let out = `${P}Hello ${escapeHtml(greeting)},</p>${P}thank you for having ${escapeHtml(business.name)} at ${escapeHtml(client.name)} in ${escapeHtml(client.town)}. The ${escapeHtml(booking.service)} of ${longDate(booking.starts)} is part of <strong>${escapeHtml(project.title)}</strong>, as ${escapeHtml(project.notes)}.</p>${P}Here is invoice ${escapeHtml(invoice.number)} of ${date(invoice.issued)} over ${money(invoice.total)}. You have paid ${money(invoice.paid)}, the last of it on ${dayAndMonth(invoice.lastPaid)}; ${money(invoice.balance)} is still open.</p>`;
       if (invoice.overdue)
         out += `${P}It was due on ${date(invoice.due)}, ${number(invoice.days_overdue)} days ago.</p>`;
       out += '<ul style="margin:0 0 1em;padding:0 0 0 24px">';
       for (const { description, quantity } of invoice.lines)
-        out += `<li style="margin:0">${escape(description)}: ${number(quantity)}</li>`;
-      return `${out}</ul>${P}Write to ${escape(business.email)} when something is not right.</p>${P}${escape(sender.name)}<br>${escape(sender.title)}<br>${escape(sender.email)}</p>`;
+        out += `<li style="margin:0">${escapeHtml(description)}: ${number(quantity)}</li>`;
+      return `${out}</ul>${P}Write to ${escapeHtml(business.email)} when something is not right.</p>${P}${escapeHtml(sender.name)}<br>${escapeHtml(sender.title)}<br>${escapeHtml(sender.email)}</p>`;
     },
   };
 }

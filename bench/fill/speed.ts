@@ -18,11 +18,12 @@ interface Contender {
   fill: (i: number) => string;
 }
 
+const views = situations.map(viewOf);
 const contenders: Contender[] = [
   { name: 'ours: HTML, text, notes, holes', fill: (i) => fillTemplate(compiled, situations[i]!).html },
   { name: 'ours: HTML alone', fill: (i) => htmlOf(compiled, situations[i]!) },
   ...otherEngines().map(({ name, prepare, render }): Contender => {
-    const given = situations.map(viewOf).map((view) => prepare?.(view) ?? view);
+    const given = views.map((view) => prepare?.(view) ?? view);
     return { name, fill: (i) => render(given[i] as never) };
   }),
 ];

@@ -31,10 +31,13 @@ function nextChange(zone: string, moment: number): number {
 }
 
 describe('moments', () => {
-  it.each(['2026-03-03T09:30:00Z', '2026-03-03T09:30Z', '2026-03-03T09:30:00.250+01:00'])(
-    '%s is one',
-    (text) => expect(readMoment(text)).toBe(Date.parse(text)),
-  );
+  it.each([
+    '2026-03-03T09:30:00Z',
+    '2026-03-03T09:30Z',
+    '2026-03-03T09:30:00.250+01:00',
+    '2026-03-03T09:30:59.5-03:30',
+    '2026-03-03T23:59:59.9999999999Z',
+  ])('%s is one', (text) => expect(readMoment(text)).toBe(Date.parse(text)));
 
   it.each(['2026-03-03', '2026-03-03T09:30', '2026-02-30T10:00:00Z', '2026-03-03T25:00:00Z', 'now'])(
     '%s is none',

@@ -32,7 +32,7 @@ export function readMoment(iso: string): Moment | undefined {
   const [, seconds = '0', fraction = '', sign, hours = '0', minutes = '0'] = found;
   const offset = (Number(hours) * 60 + Number(minutes)) * 60_000;
   // Beyond milliseconds nothing is kept.
-  const after = Number(seconds) * 1000 + Math.trunc(Number(`0${fraction}`) * 1000 + 1e-6);
+  const after = Number(seconds) * 1000 + Number(fraction.slice(1, 4).padEnd(3, '0'));
   return moment + after - (sign === '-' ? -offset : offset);
 }
 

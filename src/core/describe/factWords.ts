@@ -1,5 +1,5 @@
 import { readDay } from '../dates/civil';
-import { readMoment, wallClockOf } from '../dates/zone';
+import { readMoment } from '../dates/zone';
 import { addressLines } from '../fill/formats/address';
 import type { Formats } from '../fill/formats/formats';
 import { formatsOf } from '../fill/formats/formatsOf';
@@ -41,8 +41,7 @@ export class FactWords {
   moment(iso: string | undefined): string | undefined {
     const moment = readMoment(iso ?? '');
     if (moment === undefined) return undefined;
-    const day = wallClockOf(moment, this.book.zone).day;
-    return `${this.formats.date(day, 'long date')} at ${this.formats.time(moment)}`;
+    return `${this.formats.date(this.formats.dayOf(moment), 'long date')} at ${this.formats.time(moment)}`;
   }
 
   address(address: AddressData | undefined): string | undefined {

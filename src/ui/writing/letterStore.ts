@@ -46,7 +46,7 @@ export class LetterStore {
   private letter: Letter | undefined;
   private view: LetterView | undefined;
   private page: Page | undefined;
-  private pending: ReturnType<typeof setTimeout> | undefined;
+  /** calls the next reading off; undefined while none is waited for */
   private callOff: (() => void) | undefined;
   private waitingSince = 0;
   private readonly views = new Set<() => void>();
@@ -71,12 +71,6 @@ export class LetterStore {
     const letter = this.current();
     const filled = letter && this.desk.fill(this.start, letter.choices);
     return letter && filled && { ...letter, filled };
-  }
-
-  /** Whether something stops the letter as it stands. */
-  isStopped(): boolean {
-    const now = this.now();
-    return !now || proofLetter(now.document, now.filled).marks.some(({ kind }) => kind === 'stop');
   }
 
   /** The page as it was last shown or typed, to be drawn without the editor. */
@@ -147,17 +141,18 @@ export class LetterStore {
   /** Something was typed. */
   readonly typed = (): void => {
     const moment = performance.now();
-    if (this.pending === undefined) this.waitingSince = moment;
-    else this.stopWaiting();
+    if (!this.callOff) this.waitingSince = moment;
+    this.callOff?.();
     const wait = Math.max(0, Math.min(PAUSE, this.waitingSince + LONGEST - moment));
     // The keystroke is painted first.
-    this.pending = setTimeout(() => (this.callOff = afterPaint(this.refresh)), wait);
+    const timer = setTimeout(() => (this.callOff = afterPaint(this.refresh)), wait);
+    this.callOff = () => clearTimeout(timer);
   };
 
   /** Works out everything that hangs on the letter as it stands. */
   private readonly refresh = (): void => {
-    this.stopWaiting();
-    this.pending = undefined;
+    this.callOff?.();
+    this.callOff = undefined;
     const now = this.now();
     if (!now) return;
     const { choices, document, filled } = now;
@@ -170,11 +165,6 @@ export class LetterStore {
     }
     for (const listener of this.words) listener();
   };
-
-  private stopWaiting(): void {
-    clearTimeout(this.pending);
-    this.callOff?.();
-  }
 
   private current(): Letter | undefined {
     return this.page?.read() ?? this.letter;

@@ -3,6 +3,7 @@
 import { useEffect, useRef, useState } from 'react';
 import type { ChangedFact } from '../../core/writing/factsOf';
 import { factsOf } from '../../core/writing/factsOf';
+import { proofLetter } from '../../core/writing/proofLetter';
 import { askServer, type LetterStatus, type SendAnswer } from './askServer';
 import { dropDraft } from './drafts';
 import type { Writing } from './useWriting';
@@ -35,10 +36,11 @@ export function useSending({ store, draft, draftKey }: Writing, from: string) {
 
   async function send() {
     const now = store.now();
-    if (busy.current || !now || store.isStopped()) return;
+    if (busy.current || !now) return;
+    const { choices, document, filled } = now;
+    if (proofLetter(document, filled).marks.some(({ kind }) => kind === 'stop')) return;
     busy.current = true;
     setSending({ state: 'handing over' });
-    const { choices, document, filled } = now;
     const answer = await askServer<SendAnswer>('/api/letters', {
       id: draft.id,
       from,

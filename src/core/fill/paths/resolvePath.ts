@@ -83,35 +83,21 @@ function walked(
     type,
     label,
     root: start.name || path.split('.')[0]!,
-    read: walker(start, hops, hops.length),
+    read: walker(start, hops),
     ownerKind: kind,
-    owner: kind ? (walker(start, hops, last) as ResolvedPath['owner']) : () => undefined,
+    owner: kind ? (walker(start, hops.slice(0, last)) as ResolvedPath['owner']) : () => undefined,
     reason: start.reason,
   };
 }
 
-/** Goes so many hops from a start; ends early where something is missing. */
-function walker({ read }: Start, hops: readonly { hop: Hop }[], count: number): (run: Run) => unknown {
-  if (count === 0) return read;
-  const [{ hop: first }, second] = hops as readonly [{ hop: Hop }, { hop: Hop } | undefined];
-  if (count === 1) {
-    return (run) => {
-      const value = read(run);
-      return value === undefined ? undefined : first(value, run);
+/** Goes from a start hop by hop; ends early where something is missing. */
+function walker({ read }: Start, hops: readonly { hop: Hop }[]): (run: Run) => unknown {
+  return hops.reduce((before, { hop }) => {
+    return (run: Run) => {
+      const value = before(run);
+      return value === undefined ? undefined : hop(value, run);
     };
-  }
-  if (count === 2) {
-    return (run) => {
-      const value = read(run);
-      const next = value === undefined ? undefined : first(value, run);
-      return next === undefined ? undefined : second!.hop(next, run);
-    };
-  }
-  return (run) => {
-    let value = read(run);
-    for (let i = 0; i < count && value !== undefined; i++) value = hops[i]!.hop(value, run);
-    return value;
-  };
+  }, read);
 }
 
 /** Looks the first name up in the sections around, innermost first, then among the roots. */
