@@ -18,7 +18,7 @@ module.exports = {
     {
       name: 'bin-imports-server-and-core',
       severity: 'error',
-      from: { path: '^bin/', pathNot: '\\.test\\.ts$' },
+      from: { path: '^bin/', pathNot: '\\.test\\.ts$|/test/' },
       to: { path: '^(?:src|stand-ins|e2e|bench)/', pathNot: '^src/(?:server|core)/' },
     },
     {

@@ -1,6 +1,6 @@
 // Node does not run TypeScript: an entry point is bundled once and again when a source changed.
 import { readdirSync, statSync } from 'node:fs';
-import { mkdir, readdir, rename } from 'node:fs/promises';
+import { mkdir, readdir, rename, rm } from 'node:fs/promises';
 import path from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { ROOT } from './setup/root.mjs';
@@ -14,7 +14,8 @@ const CACHE = path.join(ROOT, 'node_modules', '.cache', 'fair-quill');
  * @returns the bundle's path
  */
 export async function bundle(entry, external) {
-  const folder = path.join(CACHE, path.basename(entry, '.ts'));
+  // By its whole path: two entry points may have one name.
+  const folder = path.join(CACHE, entry.replace(/\.ts$/, '').replaceAll('/', '-'));
   const file = path.join(folder, `${path.basename(entry, '.ts')}.mjs`);
   if (modified(file) > newestSource()) return file;
   const { build } = await import('esbuild');
@@ -40,6 +41,7 @@ export async function bundle(entry, external) {
   // Whole or not at all, also when two start at once.
   await mkdir(folder, { recursive: true });
   for (const name of await readdir(fresh)) await rename(path.join(fresh, name), path.join(folder, name));
+  await rm(fresh, { recursive: true });
   return file;
 }
 

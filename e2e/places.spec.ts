@@ -67,7 +67,7 @@ test('the templates for a letter: those that fit with why, the others folded, al
   await signIn(page);
   await page.goto('/write?from=invoice:LPC-1034');
   const fitting = page.getByRole('region', { name: 'Fitting' });
-  await expect(fitting.getByRole('button').first()).toContainText(/First reminder/);
+  await expect(fitting.getByRole('button').first()).toContainText(/Second reminder/);
   await expect(fitting).toContainText('63 days overdue');
   await expect(page.getByRole('button', { name: /Short note/ })).toHaveCount(0);
   await page.getByText('Everyday').click();

@@ -43,7 +43,7 @@ test('a letter in pencil shows fields by what they are called, and what text dep
   const letter = page.getByRole('article', { name: 'Visit confirmed' });
   await expect(letter).toContainText('this is to confirm your service on start, long date at start, time.');
   await expect(letter).toContainText('For each of items');
-  await expect(letter).toContainText('Only when there is a price');
+  await expect(letter).toContainText('Only when price is set');
   await expect(letter).toContainText('Before we come · passage');
   await expectAccessible(page);
   await page.goto('/templates/statement-of-account');

@@ -1,14 +1,5 @@
+import { seeded } from '../../src/core/test/seeded';
 import type { InvoiceData, RecordsFile } from '../../src/core/records/recordsFile';
-
-/** The same numbers in each run (mulberry32). */
-export function seeded(seed: number): () => number {
-  return () => {
-    seed = (seed + 0x6d2b79f5) | 0;
-    let t = Math.imul(seed ^ (seed >>> 15), 1 | seed);
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
-    return ((t ^ (t >>> 14)) >>> 0) / 4_294_967_296;
-  };
-}
 
 const GIVEN = ['Ada', 'Tomás', 'Wen', 'Caoimhe', 'Joost', 'Oda', 'Marta', 'Dez'];
 const FAMILY = ['Reyes', 'de la Cruz', 'Lin', 'Ó Briain', 'van der Meulen', 'Hartigan', 'Quist & Daughters'];

@@ -1,358 +1,10 @@
-import { mkdtemp, readFile, rm, writeFile } from 'node:fs/promises';
-import { tmpdir } from 'node:os';
+import { readdir, readFile, writeFile } from 'node:fs/promises';
 import path from 'node:path';
 import { simpleParser } from 'mailparser';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { readDemonstration } from '../../src/data/demonstration/readDemonstration';
-import { runFill } from './runFill';
+import { describe, expect, it } from 'vitest';
+import { answer, DATA, demonstration, fill, folder } from './test/fillDemonstration';
 
-const DATA = path.resolve(import.meta.dirname, '../../src/data/demonstration');
-const NOW = '2026-11-25T09:00:00Z';
-let folder: string;
-
-beforeAll(async () => {
-  folder = await mkdtemp(path.join(tmpdir(), 'fill-'));
-  const { records } = await readDemonstration(DATA, Date.parse(NOW));
-  await writeFile(path.join(folder, 'records.json'), JSON.stringify(records, null, 1));
-});
-
-afterAll(() => rm(folder, { recursive: true }));
-
-async function fill(...argv: string[]) {
-  let [out, err] = ['', ''];
-  const code = await runFill(argv, { out: (text) => (out += text), err: (text) => (err += text) });
-  return { code, out, err };
-}
-
-function demonstration(template: string, from: string, ...more: string[]) {
-  return fill(
-    ...[
-      '--template',
-      path.join(DATA, 'templates', `${template}.md`),
-      '--records',
-      path.join(folder, 'records.json'),
-    ],
-    ...['--passages', path.join(DATA, 'passages'), '--now', NOW, '--from', from, ...more],
-  );
-}
-
-const answer = (name: string, value: string) => ['--answer', `${name}=${value}`];
-const FREE = answer('First free day', '2026-12-07');
-const TWO_FREE = [...answer('One free day', '2026-12-07'), ...answer('Another free day', '2026-12-08')];
-const OLD = answer('The old day', '2026-11-20');
-const NEWS = answer('What there is to tell', 'All goes well.');
 const NOTE = [...answer('Subject', 'A word'), ...answer('Your words', 'The key is under the mat.')];
-
-type Case = [
-  template: string,
-  from: string,
-  answers: string[],
-  subject: string,
-  facts: string[],
-  absent?: string[],
-];
-
-const CASES: Case[] = [
-  [
-    'enquiries-thank-you-for-asking',
-    'enquiry:e1',
-    FREE,
-    'Your tuning visit',
-    ['Hello Bram,', 'You would like 4 December 2026 or 5 December 2026.', 'Monday, 7 December 2026.'],
-  ],
-  [
-    'enquiries-thank-you-for-asking',
-    'enquiry:e2',
-    FREE,
-    'Your concert tuning',
-    ['Hello Silvio,', 'You would like 30 November 2026.'],
-  ],
-  [
-    'enquiries-thank-you-for-asking',
-    'enquiry:e5',
-    FREE,
-    'Your piano moving',
-    ['Hello Lorcan,', 'You would like a day soon.'],
-  ],
-  [
-    'enquiries-that-day-is-taken',
-    'enquiry:e3',
-    TWO_FREE,
-    'Another day for your action repair?',
-    ['Hello Harriet,', '7 December 2026, 8 December 2026 and 9 December 2026 are taken'],
-  ],
-  [
-    'enquiries-that-day-is-taken',
-    'enquiry:e2',
-    TWO_FREE,
-    'Another day for your concert tuning?',
-    ['30 November 2026 is taken', 'Monday, 7 December 2026 or Tuesday, 8 December 2026'],
-  ],
-  [
-    'enquiries-that-day-is-taken',
-    'enquiry:e1',
-    TWO_FREE,
-    'Another day for your tuning visit?',
-    ['4 December 2026 and 5 December 2026 are taken'],
-  ],
-  [
-    'visits-visit-confirmed',
-    'booking:b-hartigan',
-    [],
-    'Tuning visit on 26 November',
-    [
-      'Hello Oda,',
-      'Thursday, 26 November 2026 at 09:30',
-      'It takes 1 hour 30 minutes, and Teo comes to 4 Chandlers Row, Saltby, LK2 4QB.',
-      '- the upright in the front room, by Tesslund',
-      'The price is £78,',
-      'Please leave the lid clear',
-    ],
-  ],
-  [
-    'visits-visit-confirmed',
-    'booking:b-college',
-    [],
-    'Regulation on 4 December',
-    [
-      'Hello Farah,',
-      'Friday, 4 December 2026 at 09:00',
-      '4 hours',
-      '- the upright in practice room 3, by Corviston',
-      '£220',
-    ],
-  ],
-  [
-    'visits-visit-confirmed',
-    'booking:b-reyes',
-    [],
-    'Workshop visit on 7 December',
-    [
-      'Hello Ada and Tom,',
-      'Imke comes to The Old Net Loft, 6 Quay Lane, Saltby, LK2 4AA.',
-      '- the drawing-room grand, by Bellandine',
-    ],
-    ['The price is'],
-  ],
-  [
-    'visits-visit-tomorrow',
-    'booking:b-hartigan',
-    [],
-    'Tuning visit tomorrow',
-    ['Teo comes tomorrow, Thursday, at 09:30.', 'Please fill the tank'],
-  ],
-  [
-    'visits-visit-tomorrow',
-    'booking:b-delacruz',
-    [],
-    'Tuning visit tomorrow',
-    ['Hello Marta,', 'at 13:00', 'Please fill the tank'],
-  ],
-  [
-    'visits-visit-tomorrow',
-    'booking:b-saltbyschool',
-    [],
-    'Tuning visit in 7 days',
-    ['Hello Greta,', 'Wednesday, at 09:30'],
-    ['Please fill the tank'],
-  ],
-  [
-    'visits-we-had-to-move-your-visit',
-    'booking:b-obriain',
-    OLD,
-    'A new day for your voicing',
-    ['Hello Caoimhe,', 'Friday, 20 November 2026', 'Friday, 27 November 2026 at 10:00', '07700 900144'],
-  ],
-  [
-    'visits-we-had-to-move-your-visit',
-    'booking:b-saltbyschool',
-    OLD,
-    'A new day for your tuning visit',
-    ['Wednesday, 2 December 2026 at 09:30', '07700 900145', 'Teo Marsh'],
-  ],
-  [
-    'visits-we-had-to-move-your-visit',
-    'booking:b-quayarts',
-    OLD,
-    'A new day for your concert tuning',
-    ['Hello Silvio,', 'Monday, 30 November 2026 at 15:00'],
-  ],
-  [
-    'workshop-your-instrument-is-with-us',
-    'project:reyes-restoration',
-    [],
-    'Your instrument is with us',
-    [
-      'the drawing-room grand arrived safely, and the restoration of the drawing-room grand has begun.',
-      'As I write: new bridge fitted, stringing next.',
-      'January 2027',
-    ],
-  ],
-  [
-    'workshop-your-instrument-is-with-us',
-    'project:vollrath-restoration',
-    [],
-    'Your instrument is with us',
-    ['Hello Jannike,', 'der Flügel arrived safely', 'soundboard drying', 'February 2027'],
-  ],
-  [
-    'workshop-your-instrument-is-with-us',
-    'project:latimer-keys',
-    [],
-    'Your instrument is with us',
-    ['Hello Godfrey,', 'December 2026'],
-  ],
-  [
-    'workshop-how-the-work-is-going',
-    'project:obriain-action',
-    NEWS,
-    'How the action rebuild is coming on',
-    [
-      'action rebuild: hammers shaped, on the bench for voicing.',
-      'All goes well.',
-      'Friday, 27 November 2026 at 10:00',
-    ],
-  ],
-  [
-    'workshop-how-the-work-is-going',
-    'project:stroud-rebuild',
-    NEWS,
-    'How the rebuild of the boathouse upright is coming on',
-    ['Hello Wilfred,', 'We agree on a day'],
-    ['We see each other'],
-  ],
-  [
-    'workshop-how-the-work-is-going',
-    'project:college-regulation',
-    NEWS,
-    'How the regulation of the practice-room uprights is coming on',
-    ['Hello Farah,', 'practice-room uprights.'],
-  ],
-  [
-    'money-invoice-enclosed',
-    'invoice:LPC-1059',
-    [],
-    'Invoice LPC-1059',
-    [
-      'Humidity check                   £48.00',
-      'Pad set for the humidity system  £34.80',
-      'Total                            £82.80',
-      'Sunday, 6 December 2026',
-      'Sort code 00-00-00',
-      'Pay online (https://pay.larkfield.example/lpc-1059)',
-    ],
-  ],
-  [
-    'money-invoice-enclosed',
-    'invoice:LPC-1058',
-    [],
-    'Invoice LPC-1058',
-    ['Hello Dez,', '£85.50'],
-    ['for the'],
-  ],
-  [
-    'money-invoice-enclosed',
-    'invoice:LPC-1048',
-    [],
-    'Invoice LPC-1048',
-    ['Hello Hale,', 'for the regulation of the practice-room uprights', '£1,284.00'],
-  ],
-  [
-    'money-first-reminder',
-    'invoice:LPC-1048',
-    [],
-    'Invoice LPC-1048 is still open',
-    [
-      '£642.00 is still to come',
-      '1 November 2026, 24 days ago',
-      'Thank you for the £642.00 that came on 3 October.',
-      '£321.00, now',
-    ],
-  ],
-  [
-    'money-first-reminder',
-    'invoice:LPC-1034',
-    [],
-    'Invoice LPC-1034 is still open',
-    ['Hello Joost,', '£78.00 is still to come', '63 days ago'],
-    ['Thank you for the'],
-  ],
-  [
-    'money-first-reminder',
-    'invoice:LPC-1056',
-    [],
-    'Invoice LPC-1056 is still open',
-    ['Hello Wen,', '2 days ago'],
-  ],
-  [
-    'money-statement-of-account',
-    'client:college',
-    [],
-    'Where your account stands on 25 November 2026',
-    [
-      'LPC-1048  1 November      £642.00',
-      'LPC-1052  16 November      £96.00',
-      'Together                  £738.00',
-    ],
-  ],
-  [
-    'money-statement-of-account',
-    'client:reyes',
-    [],
-    'Where your account stands on 25 November 2026',
-    ['LPC-1053', '£3,820.00'],
-  ],
-  [
-    'money-statement-of-account',
-    'client:ashdown',
-    [],
-    'Where your account stands on 25 November 2026',
-    ['nothing is open on your account today. Thank you.'],
-    ['Together'],
-  ],
-  [
-    'afterwards-thank-you-and-a-question',
-    'project:calder-strings',
-    [],
-    'Thank you for the bass strings',
-    ['Hello Mr and Mrs Calder,', 'our review page (https://larkfield.example/say)'],
-  ],
-  [
-    'afterwards-thank-you-and-a-question',
-    'project:tideline-voicing',
-    [],
-    'Thank you for the voicing for the winter sessions',
-    ['Hello Anouk,'],
-  ],
-  [
-    'afterwards-thank-you-and-a-question',
-    'project:dunmore-move',
-    [],
-    'Thank you for the move to the new house',
-    ['Hello Alistair,'],
-  ],
-  ['everyday-short-note', 'client:oconnell', NOTE, 'A word', ['Hello Padraig,', 'The key is under the mat.']],
-  ['everyday-short-note', 'client:quist', NOTE, 'A word', ['Hello Mags,']],
-  ['everyday-short-note', 'client:fairhavenhome', NOTE, 'A word', ['Hello Constance,']],
-];
-
-describe('the twelve templates', () => {
-  it.each(CASES)('%s from %s', async (template, from, answers, subject, facts, absent = []) => {
-    const { code, out, err } = await demonstration(template, from, ...answers, '--as', 'json');
-    expect([code, err]).toEqual([0, '']);
-    const filled = JSON.parse(out) as { subject: string; text: string; holes: unknown[] };
-    expect(filled.subject).toBe(subject);
-    expect(filled.holes).toEqual([]);
-    for (const fact of facts) expect(filled.text).toContain(fact);
-    for (const words of absent) expect(filled.text).not.toContain(words);
-  });
-
-  it('are each filled for three records', () => {
-    const counts = new Map<string, number>();
-    for (const [template] of CASES) counts.set(template, (counts.get(template) ?? 0) + 1);
-    expect([...counts.values()]).toEqual(Array(12).fill(3));
-  });
-});
 
 describe('the forms', () => {
   it('json has everything', async () => {
@@ -394,6 +46,51 @@ describe('the forms', () => {
     expect(parsed.text).toContain('der Flügel arrived safely');
     expect(parsed.html).toContain('der Flügel arrived safely');
     expect(parsed.date?.toISOString()).toBe('2026-11-25T09:00:00.000Z');
+  });
+});
+
+describe('pictures of a letter', () => {
+  const PNG = Buffer.from('89504e470d0a1a0a00', 'hex');
+  const eml = async (logo: string) => {
+    const records = {
+      business: { name: 'Larkfield', logo },
+      clients: [{ key: 'c1', name: 'Oda', email: 'o@x.example' }],
+    };
+    await writeFile(path.join(folder, 'own.json'), JSON.stringify(records));
+    await writeFile(
+      path.join(folder, 'own.md'),
+      '---\nname: A\ngroup: G\nstarts from: client\nsubject: x\n---\n{{business.logo}}\n',
+    );
+    return fill(
+      '--template',
+      path.join(folder, 'own.md'),
+      '--records',
+      path.join(folder, 'own.json'),
+      '--from',
+      'client:c1',
+      '--as',
+      'eml',
+    );
+  };
+
+  it('are read beside the records file and sent along', async () => {
+    await writeFile(path.join(folder, 'lark.png'), PNG);
+    const { code, out } = await eml('lark.png');
+    expect(code).toBe(0);
+    const mail = await simpleParser(out);
+    expect(mail.attachments[0]).toMatchObject({ contentType: 'image/png', related: true });
+    expect(mail.attachments[0]!.content.equals(PNG)).toBe(true);
+  });
+
+  it.each([
+    ['none.png', 'There is no such picture.'],
+    ['../../../etc/hostname', 'not outside its folder.'],
+    ['own.json', 'Mail readers show PNG, JPEG and GIF pictures; this is none.'],
+  ])('that cannot be had stop the command: %s', async (logo, message) => {
+    const { code, out, err } = await eml(logo);
+    expect([code, out]).toEqual([2, '']);
+    expect(err).toContain(`:1:1: `);
+    expect(err).toContain(message);
   });
 });
 
@@ -492,8 +189,8 @@ it('a letter goes to the contact chosen, with the member chosen', async () => {
 it('the templates round trip to the letter', async () => {
   const { readTemplate } = await import('../../src/core/template/text/readTemplate');
   const { printTemplate } = await import('../../src/core/template/text/printTemplate');
-  for (const template of new Set(CASES.map(([name]) => name))) {
-    const source = await readFile(path.join(DATA, 'templates', `${template}.md`), 'utf8');
+  for (const template of await readdir(path.join(DATA, 'templates'))) {
+    const source = await readFile(path.join(DATA, 'templates', template), 'utf8');
     expect(printTemplate(readTemplate(source, template).value!)).toBe(source);
   }
 });

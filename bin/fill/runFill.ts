@@ -1,8 +1,11 @@
 import { readFile } from 'node:fs/promises';
+import path from 'node:path';
 import { readAnswer } from '../../src/core/fill/blanks';
 import { compileTemplate, type CompiledTemplate } from '../../src/core/fill/compileTemplate';
 import type { Filled } from '../../src/core/fill/filled';
+import { languageOf } from '../../src/core/fill/fillInto';
 import { fillTemplate } from '../../src/core/fill/fillTemplate';
+import { imageSources } from '../../src/core/fill/write/images';
 import { proof } from '../../src/core/proof/proof';
 import { SCHEMA_DEFAULTS } from '../../src/core/records/defaults';
 import { readRecords } from '../../src/core/records/read/readRecords';
@@ -16,6 +19,7 @@ import { byPlace, inWords, type Problem } from '../../src/core/problems/problem'
 import { readTemplate } from '../../src/core/template/text/readTemplate';
 import { readArguments, USAGE, type FillArguments } from './arguments';
 import { readPassages } from './readPassages';
+import { readPictures } from './readPictures';
 
 export interface Streams {
   out: (text: string) => void;
@@ -37,7 +41,7 @@ export async function runFill(argv: string[], { out, err }: Streams): Promise<nu
     const { compiled, records } = await readEverything(given);
     const situation = situate(given, compiled, records);
     const filled = fillTemplate(compiled, situation, answersOf(given, compiled, records));
-    out(await written(filled, situation, given));
+    out(await written(filled, situation, languageOf(compiled, situation.book), given));
     for (const { file, line, column, reason } of filled.holes) err(`${file}:${line}:${column}: ${reason}\n`);
     return filled.holes.length ? 3 : 0;
   } catch (error) {
@@ -143,7 +147,12 @@ function answersOf(
   return read;
 }
 
-async function written(filled: Filled, situation: Situation, { as, now }: FillArguments): Promise<string> {
+async function written(
+  filled: Filled,
+  situation: Situation,
+  language: string,
+  { as, now, records }: FillArguments,
+): Promise<string> {
   switch (as) {
     case 'text':
       return filled.text;
@@ -152,11 +161,15 @@ async function written(filled: Filled, situation: Situation, { as, now }: FillAr
     case 'eml': {
       // Only this form needs the composer, and the others start faster without.
       const { composeLetter } = await import('../../src/server/composeLetter');
-      return composeLetter(filled, situation, { date: new Date(now) });
+      const pictures = await readPictures(imageSources(filled.html), path.dirname(records));
+      if (Array.isArray(pictures)) throw new Unusable(pictures);
+      return composeLetter(filled, situation, { date: new Date(now), language, pictures });
     }
     case 'json': {
       const { subject, to, text, html } = filled;
-      const notes = filled.notes.map(({ id: _, ...note }) => note);
+      const notes = filled.notes.map(({ id: _, steps, ...note }) =>
+        steps.length ? { ...note, steps } : note,
+      );
       const holes = filled.holes.map(({ id: _, kind: _kind, ...hole }) => hole);
       return `${JSON.stringify({ subject, to, text, html, notes, holes, proof: proof(filled, situation) }, null, 2)}\n`;
     }

@@ -21,7 +21,7 @@ describe('migrating', () => {
       migrate(database.sequelize, MIGRATIONS),
       migrate(second.sequelize, MIGRATIONS),
     ]);
-    expect(ran.flat()).toEqual(['0001-ground.sql', '0002-sending.sql']);
+    expect(ran.flat()).toEqual(['0001-ground.sql', '0002-sending.sql', '0003-mail.sql']);
     await second.close();
     expect(await migrate(database.sequelize, MIGRATIONS)).toEqual([]);
   });
@@ -30,8 +30,9 @@ describe('migrating', () => {
     const folder = await mkdtemp(path.join(tmpdir(), 'migrations-'));
     await writeFile(path.join(folder, '0001-ground.sql'), 'select 1');
     await writeFile(path.join(folder, '0002-sending.sql'), 'select 1');
+    await writeFile(path.join(folder, '0003-mail.sql'), 'select 1');
     await writeFile(
-      path.join(folder, '0003-broken.sql'),
+      path.join(folder, '0004-broken.sql'),
       'create table half (id int); select nothing_there;',
     );
     await expect(migrate(database.sequelize, folder)).rejects.toThrow('nothing_there');

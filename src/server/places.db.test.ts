@@ -110,8 +110,8 @@ it('letters have their days in the business’s form', async () => {
 it('a letter is written from one client’s records and everybody’s templates', async () => {
   const facts = (await factsForWriting(imke, { kind: 'booking', key: 'b-hartigan' }))!;
   expect(facts.records.clients!.map(({ key }) => key)).toEqual(['hartigan']);
-  expect(facts.groups.flatMap(({ templates }) => templates)).toHaveLength(12);
-  expect(facts.templates).toHaveLength(12);
+  expect(facts.groups.flatMap(({ templates }) => templates)).toHaveLength(26);
+  expect(facts.templates).toHaveLength(26);
   expect(JSON.stringify(facts)).not.toContain('password');
   expect(await factsForWriting(elsewhere, { kind: 'booking', key: 'b-hartigan' })).toBeUndefined();
 });

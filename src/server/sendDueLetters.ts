@@ -6,6 +6,9 @@ import {
   type OutgoingLetter,
 } from '../data/repositories/outgoing';
 import type { Database } from '../data/database';
+import { picturesOfBusiness } from '../data/repositories/pictures';
+import { imageSources } from '../core/fill/write/images';
+import { SCHEMA_DEFAULTS } from '../core/records/defaults';
 import { compose } from '../post/compose';
 import { handOver, type HandOver, type MailServer } from '../post/handOver';
 import { now } from './clock';
@@ -36,6 +39,7 @@ export async function sendDueLetters(
 async function tryOnce(database: Database, server: MailServer, letter: OutgoingLetter): Promise<Outcome> {
   // A worker was stopped while the server took the letter: sending it again could deliver it twice.
   if (letter.handed_over_at) return UNKNOWN;
+  const html = letter.html ?? '';
   const message = await compose({
     messageId: `<${letter.message_id}>`,
     date: letter.at,
@@ -45,7 +49,10 @@ async function tryOnce(database: Database, server: MailServer, letter: OutgoingL
     ...(letter.reply_to ? { replyTo: letter.reply_to } : {}),
     subject: letter.subject,
     text: letter.text,
-    html: letter.html ?? '',
+    ...(letter.signature_at === null ? {} : { signatureAt: letter.signature_at }),
+    html,
+    language: letter.language ?? SCHEMA_DEFAULTS.locale,
+    pictures: await picturesOfBusiness(database, letter.business_id, imageSources(html)),
   });
   const envelope = { from: letter.from_address, to: letter.recipients.map(({ address }) => address) };
   return outcomeOf(

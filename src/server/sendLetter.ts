@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { UniqueConstraintError } from 'sequelize';
 import type { CopyDocument } from '../core/fairCopy/copyDocument';
 import type { Addressee } from '../core/fill/filled';
+import { languageOf } from '../core/fill/fillInto';
 import { fullName } from '../core/people/names';
 import type { StartingPoint } from '../core/records/which/situation';
 import { changedFacts, type ChangedFact, type LetterFacts } from '../core/writing/factsOf';
@@ -63,7 +64,12 @@ export async function sendLetter(member: CurrentMember, letter: LetterToSend): P
   if (!filled) return { result: 'gone', what: 'template' };
   const changed = changedFacts(letter.facts, filled, letter.document);
   if (changed.length) return { result: 'changed', changed };
-  const { marks, ...written } = proofLetter(letter.document, filled);
+  const { marks, signatureAt = null, ...words } = proofLetter(letter.document, filled);
+  const written = {
+    ...words,
+    signature_at: signatureAt,
+    language: languageOf(filled.template, filled.situation.book),
+  };
   const stops = marks.filter(({ kind }) => kind === 'stop').map(({ message }) => message);
   if (stops.length) return { result: 'stopped', stops };
   const goesAt = new Date(Date.now() + TAKE_BACK);
@@ -83,7 +89,13 @@ interface Kept {
   record: StartingRecord;
   templateId: string;
   filled: FilledLetter;
-  written: { subject: string; text: string; html: string };
+  written: {
+    subject: string;
+    text: string;
+    signature_at: number | null;
+    html: string;
+    language: string;
+  };
   goesAt: Date;
 }
 

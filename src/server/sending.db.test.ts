@@ -200,6 +200,33 @@ describe('on its way', () => {
     server.close();
   });
 
+  it('says in its text where the signature begins', async () => {
+    const letter = await written();
+    await sendLetter(imke, letter);
+    await itIsTime();
+    const server = await talking(['250 taken']);
+    await sendDueLetters(database, server.address);
+    expect(server.content.join('\n')).toContain('\n--=20\nImke Sandoval\n');
+    server.close();
+  });
+
+  it('takes its pictures along', async () => {
+    const start = { kind: 'booking', key: 'b01' } as const;
+    const choices = { template: 'looking-after-it', answers: {} };
+    const filled = new WritingDesk((await factsForWriting(imke, start))!).fill(start, choices)!;
+    const letter = await written({ start, choices, document: filled.document, facts: factsOf(filled) });
+    expect(await sendLetter(imke, letter)).toMatchObject({ result: 'going' });
+    await itIsTime();
+    const server = await talking(['250 taken']);
+    await sendDueLetters(database, server.address);
+    const content = server.content.join('\n');
+    expect(content).toContain('Content-ID: <picture-1@letter>');
+    expect(content.replaceAll('=\n', '')).toContain(
+      '<img src=3D"cid:picture-1@letter" alt=3D"Larkfield Piano Care"',
+    );
+    server.close();
+  });
+
   it('is sent again when a worker was killed before that', async () => {
     const letter = await written();
     await sendLetter(imke, letter);
@@ -259,16 +286,18 @@ describe('on its way', () => {
 /** A mail server that answers the contents of letters with the words given. */
 async function talking(answers: string[]) {
   const heard: string[] = [];
+  const content: string[] = [];
   const server: Server = createServer((socket) => {
-    let content = false;
+    let inContent = false;
     socket.setEncoding('utf8');
     socket.write('220 here\r\n');
     socket.on('error', () => undefined);
     socket.on('data', (chunk: string) => {
       for (const line of chunk.split('\r\n').slice(0, -1)) {
-        if (content) {
+        if (inContent) {
+          content.push(line);
           if (line !== '.') continue;
-          content = false;
+          inContent = false;
           const answer = answers.shift() ?? '250 taken';
           if (answer === 'hang up') return socket.destroy();
           socket.write(`${answer}\r\n`);
@@ -276,7 +305,7 @@ async function talking(answers: string[]) {
         }
         heard.push(line);
         if (line.startsWith('DATA')) {
-          content = true;
+          inContent = true;
           socket.write('354 go on\r\n');
         } else socket.write('250 ok\r\n');
       }
@@ -285,5 +314,5 @@ async function talking(answers: string[]) {
   });
   await new Promise<void>((listening) => server.listen(0, '127.0.0.1', listening));
   const { port } = server.address() as { port: number };
-  return { heard, address: readMailServer(`smtp://127.0.0.1:${port}`), close: () => server.close() };
+  return { heard, content, address: readMailServer(`smtp://127.0.0.1:${port}`), close: () => server.close() };
 }

@@ -21,12 +21,17 @@ afterAll(async () => {
 it('the templates stand under their groups, in order', async () => {
   const groups = await templatesByGroup(imke);
   expect(groups.map(({ name, templates }) => [name, templates.length])).toEqual([
-    ['Enquiries', 2],
-    ['Visits', 3],
-    ['Workshop', 2],
-    ['Money', 3],
-    ['Afterwards', 1],
-    ['Everyday', 1],
+    ['Enquiries', 3],
+    ['Visits', 7],
+    ['Workshop', 5],
+    ['Money', 7],
+    ['Afterwards', 2],
+    ['Everyday', 2],
+  ]);
+  expect(groups[3]!.templates.slice(1, 4).map(({ name }) => name)).toEqual([
+    'First reminder',
+    'Second reminder',
+    'Last reminder',
   ]);
 });
 
@@ -35,7 +40,7 @@ it('one that has lost its group is not lost, one in the trash is', async () => {
   await database.sequelize.query("update template set deleted_at = now() where key = 'visit-tomorrow'");
   const groups = await templatesByGroup(imke);
   expect(groups.at(-1)).toMatchObject({ name: 'Without a group', templates: [{ name: 'Short note' }] });
-  expect(groups[1]?.templates).toHaveLength(2);
+  expect(groups[1]?.templates).toHaveLength(6);
 });
 
 it('another member’s own template is not shown', async () => {
@@ -56,7 +61,7 @@ it('a template in pencil shows its tags in words', async () => {
     '{{recipient.greeting_name}}': 'greeting name',
     '{{booking.member.given_name}}': 'member, given name',
     '{{#booking.items}}': 'For each of items',
-    '{{#custom.maker}}': 'Only when there is a maker',
+    '{{#custom.maker}}': 'Only when maker is set',
     '{{.}}': 'it',
   });
   const statement = (await templateInPencil(imke, 'statement-of-account'))!;

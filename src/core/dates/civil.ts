@@ -62,13 +62,30 @@ const HYPHEN = 45;
 
 /** The number that two digits make at a place of a text; NaN where they are no digits. */
 export function twoDigits(text: string, at: number): number {
-  const [tens, ones] = [text.charCodeAt(at) - 48, text.charCodeAt(at + 1) - 48];
+  const tens = text.charCodeAt(at) - 48;
+  const ones = text.charCodeAt(at + 1) - 48;
   return tens >= 0 && tens <= 9 && ones >= 0 && ones <= 9 ? tens * 10 + ones : NaN;
 }
 
-export function isoOf(day: Day): string {
+/** ISO 8601. */
+export const isoOf = keepingDays((day) => {
   const { year, month, day: d } = civilOf(day);
-  return `${String(year).padStart(4, '0')}-${two(month)}-${two(d)}`;
+  return `${year > 999 ? year : String(year).padStart(4, '0')}-${two(month)}-${two(d)}`;
+});
+
+const MOST_DAYS = 4096;
+
+/** Keeps what was worked out for a day: the days that a business's letters speak of are few. */
+export function keepingDays<T>(work: (day: Day) => T): (day: Day) => T {
+  const kept = new Map<Day, T>();
+  return (day) => {
+    let result = kept.get(day);
+    if (result === undefined) {
+      if (kept.size >= MOST_DAYS) kept.clear();
+      kept.set(day, (result = work(day)));
+    }
+    return result;
+  };
 }
 
 /** 1 for Monday to 7 for Sunday. */
@@ -113,6 +130,9 @@ export function monthsBetween(from: Day, to: Day): number {
   return months;
 }
 
-function two(n: number): string {
-  return n < 10 ? `0${n}` : String(n);
+/** A whole number below 100 in two digits. */
+export function two(n: number): string {
+  return TWO[n]!;
 }
+
+const TWO = Array.from({ length: 100 }, (_, n) => (n < 10 ? `0${n}` : String(n)));

@@ -1,4 +1,4 @@
-import { civilOf, dayOf, readDayAtStart, twoDigits, type Day } from './civil';
+import { dayOf, isoOf, keepingDays, readDayAtStart, two, twoDigits, type Day } from './civil';
 
 /** A moment: milliseconds since 1970-01-01T00:00:00Z. */
 export type Moment = number;
@@ -14,8 +14,8 @@ const DAY_MS = 86_400_000;
 /** What may follow the minutes: seconds and their fraction, then the offset from UTC. */
 const REST = /^(?::([0-5]\d)(\.\d+)?)?(?:Z|([+-])([01]\d|2[0-3]):([0-5]\d))$/;
 const formats = new Map<string, Intl.DateTimeFormat>();
-const starts = new Map<string, Map<Day, number>>();
-const MOST_DAYS = 4000;
+/** A zone's offset at the start of a day in UTC: days are few where moments are many, and reading one is slow. */
+const starts = new Map<string, (day: Day) => number>();
 
 /** Reads an ISO moment with its offset or Z; undefined when it is none. */
 export function readMoment(iso: string): Moment | undefined {
@@ -48,19 +48,12 @@ export function isTimeZone(name: string): boolean {
 
 /** Milliseconds the zone is ahead of UTC at a moment. */
 export function offsetAt(moment: Moment, zone: string): number {
+  let atStart = starts.get(zone);
+  if (!atStart) starts.set(zone, (atStart = keepingDays((day) => readOffset(day * DAY_MS, zone))));
   const day = Math.floor(moment / DAY_MS);
-  const offset = offsetAtStart(day, zone);
+  const offset = atStart(day);
   // No zone goes to another offset and back within a day.
-  return offset === offsetAtStart(day + 1, zone) ? offset : readOffset(moment, zone);
-}
-
-/** At the start of a day in UTC: days are few where moments are many, and reading one is slow. */
-function offsetAtStart(day: Day, zone: string): number {
-  let days = starts.get(zone);
-  if (!days || days.size >= MOST_DAYS) starts.set(zone, (days = new Map()));
-  let offset = days.get(day);
-  if (offset === undefined) days.set(day, (offset = readOffset(day * DAY_MS, zone)));
-  return offset;
+  return offset === atStart(day + 1) ? offset : readOffset(moment, zone);
 }
 
 function readOffset(moment: Moment, zone: string): number {
@@ -94,13 +87,18 @@ export function momentOf({ day, time }: WallClock, zone: string): Moment {
 /** A moment as ISO 8601 with the zone's offset, to the minute or, where they are not zero, the second. */
 export function isoMoment(moment: Moment, zone: string): string {
   const offset = offsetAt(moment, zone);
-  const { year, month, day } = civilOf(Math.floor((moment + offset) / DAY_MS));
-  const time = wallClockOf(moment, zone).time;
-  const two = (n: number) => String(Math.floor(n)).padStart(2, '0');
-  const clock = [time / 3_600_000, (time / 60_000) % 60, (time / 1000) % 60].map(two).join(':');
-  const minutes = Math.abs(Math.round(offset / 60_000));
-  const sign = offset < 0 ? '-' : '+';
-  return `${String(year).padStart(4, '0')}-${two(month)}-${two(day)}T${clock}${sign}${two(minutes / 60)}:${two(minutes % 60)}`;
+  const local = moment + offset;
+  const day = Math.floor(local / DAY_MS);
+  const clock = clockOf(Math.floor((local - day * DAY_MS) / 1000));
+  const ahead = clockOf(Math.abs(Math.round(offset / 60_000)) * 60).slice(0, 5);
+  return `${isoOf(day)}T${clock}${offset < 0 ? '-' : '+'}${ahead}`;
+}
+
+/** Seconds since midnight as "09:30:00". */
+function clockOf(seconds: number): string {
+  const minutes = Math.floor(seconds / 60);
+  const hours = Math.floor(minutes / 60);
+  return `${two(hours)}:${two(minutes - hours * 60)}:${two(seconds - minutes * 60)}`;
 }
 
 function formatFor(zone: string): Intl.DateTimeFormat {

@@ -69,7 +69,7 @@ export interface CopyAttrs {
 }
 
 export type CopyMark =
-  | { type: 'bold' | 'italic' | 'code' }
+  | { type: 'bold' | 'italic' | 'code' | 'signature' }
   | { type: 'style'; attrs: { style: Style } }
   | { type: 'link'; attrs: { address: string; button?: boolean; styles?: Style[] } }
   /** `said` is what the records say; other words under the mark are the writer's */
@@ -82,7 +82,15 @@ export function holdsWords({ type }: CopyNode): boolean {
   return WORD_HOLDERS.has(type);
 }
 
-const MARK_ORDER: readonly CopyMark['type'][] = ['value', 'link', 'style', 'italic', 'bold', 'code'];
+const MARK_ORDER: readonly CopyMark['type'][] = [
+  'signature',
+  'value',
+  'link',
+  'style',
+  'italic',
+  'bold',
+  'code',
+];
 
 export function copyMarkKey(mark: CopyMark): string {
   return 'attrs' in mark ? `${mark.type} ${JSON.stringify(mark.attrs)}` : mark.type;

@@ -1,6 +1,5 @@
 import type { HoleKind } from '../fill/filled';
-import type { ImageLook, LinkLook, ListLook, PageWriter } from '../fill/write/writer';
-import type { Alignment, Mark, Style } from '../template/document';
+import type { BlockLook, ImageLook, Literal, MarkLook, PageWriter } from '../fill/write/writer';
 import {
   joined,
   sortCopyMarks,
@@ -15,6 +14,8 @@ import {
 /** Writes a fair copy: the third of the writers, beside HTML and text. */
 export class CopyWriter implements PageWriter {
   private nodes: CopyNode[] = [];
+  /** the blocks that are being written, with what stood before each */
+  private readonly open: { id: string; before: CopyNode[] }[] = [];
   private marks: readonly CopyMark[] = [];
   private inCode = false;
   /** how many words stood in the line when the value began that is being written */
@@ -22,24 +23,24 @@ export class CopyWriter implements PageWriter {
 
   /** What `write` writes, as the words of the subject: one line. */
   subject(write: () => void): void {
-    this.words('subject', {}, write);
-    const subject = this.nodes.at(-1)!;
-    subject.content = joined(
-      subject.content!.flatMap((node) =>
-        node.type === 'break'
-          ? [{ ...node, type: 'text' as const, text: ' ' }]
-          : node.type === 'image'
-            ? []
-            : [node],
-      ),
+    const before = this.nodes;
+    this.nodes = [];
+    write();
+    const words = this.nodes.flatMap((node) =>
+      node.type === 'break'
+        ? [{ ...node, type: 'text' as const, text: ' ' }]
+        : node.type === 'image'
+          ? []
+          : [withoutSignature(node)],
     );
+    this.nodes = [...before, { type: 'subject', content: joined(words) }];
   }
 
   end(): CopyDocument {
     return { type: 'doc', content: this.nodes };
   }
 
-  literal(plain: string): void {
+  literal({ plain }: Literal): void {
     this.add({ type: 'text', text: this.inCode ? plain : plain.replaceAll('\n', ' ') });
   }
 
@@ -54,24 +55,16 @@ export class CopyWriter implements PageWriter {
     this.add({ type: 'break' });
   }
 
-  marked(mark: Exclude<Mark, { type: 'link' }>, inner: () => void): void {
-    this.under(
-      mark.type === 'style' ? { type: 'style', attrs: { style: mark.style } } : { type: mark.type },
-      inner,
-    );
-  }
-
-  link({ address, button, styles }: LinkLook, inner: () => void): void {
-    const attrs = {
-      address,
-      ...(button ? { button } : {}),
-      ...(styles.length ? { styles: [...styles] } : {}),
-    };
-    this.under({ type: 'link', attrs }, inner);
-  }
-
   image({ styles, ...look }: ImageLook): void {
     this.add({ type: 'image', attrs: { ...look, ...(styles?.length ? { styles: [...styles] } : {}) } });
+  }
+
+  beginMark(mark: MarkLook): void {
+    this.marks = [...this.marks, copyMark(mark)];
+  }
+
+  endMark(): void {
+    this.marks = this.marks.slice(0, -1);
   }
 
   beginValue(): void {
@@ -91,82 +84,81 @@ export class CopyWriter implements PageWriter {
     this.add({ type: 'hole', attrs: { id, kind, label } });
   }
 
-  paragraph(id: string, inner: () => void): void {
-    this.words('paragraph', { origin: id }, inner);
-  }
-
-  heading(id: string, level: number, inner: () => void): void {
-    this.words('heading', { origin: id, level }, inner);
-  }
-
   rule(id: string): void {
     this.nodes.push({ type: 'rule', attrs: { origin: id } });
   }
 
-  quote(id: string, inner: () => void): void {
-    this.blocks('quote', { origin: id }, inner);
+  beginBlock(id: string, { type }: BlockLook): void {
+    this.open.push({ id, before: this.nodes });
+    this.nodes = [];
+    if (type === 'code') this.inCode = true;
   }
 
-  list(id: string, { ordered, start, tight }: ListLook, inner: () => void): void {
-    const attrs = { origin: id, ...(tight ? { tight } : {}), ...(ordered && start !== 1 ? { start } : {}) };
-    this.blocks(ordered ? 'orderedList' : 'bulletList', attrs, inner);
-  }
-
-  item(id: string, inner: () => void): void {
-    this.blocks('listItem', { origin: id }, inner);
-  }
-
-  table(id: string, align: readonly Alignment[], inner: () => void): void {
-    this.blocks('table', { origin: id, align: [...align] }, inner);
-  }
-
-  row(id: string, header: boolean, inner: () => void): void {
-    this.blocks('tableRow', { origin: id, ...(header ? { header } : {}) }, inner);
-  }
-
-  cell(inner: () => void): void {
-    this.nodes.push({ type: 'tableCell', content: this.inner(inner) });
-  }
-
-  code(id: string, inner: () => void): void {
-    this.inCode = true;
-    this.words('codeBlock', { origin: id }, inner);
-    this.inCode = false;
-  }
-
-  styled(id: string, styles: readonly Style[], inner: () => void): void {
-    this.blocks('styled', { origin: id, styles: [...styles] }, inner);
+  /** A block that turned out empty is left out, as in the letter. */
+  endBlock(block: BlockLook): void {
+    const { id, before } = this.open.pop()!;
+    const content = this.nodes;
+    this.nodes = before;
+    switch (block.type) {
+      case 'paragraph':
+        if (content.some((node) => node.type !== 'text' || node.text!.trim())) {
+          this.words('paragraph', { origin: id }, content);
+        }
+        return;
+      case 'heading':
+        return this.words('heading', { origin: id, level: block.level }, content);
+      case 'code':
+        this.inCode = false;
+        return this.words('codeBlock', { origin: id }, content);
+      case 'cell':
+        this.nodes.push({ type: 'tableCell', content });
+        return;
+      case 'list': {
+        const { ordered, start, tight } = block;
+        const attrs = {
+          origin: id,
+          ...(tight ? { tight } : {}),
+          ...(ordered && start !== 1 ? { start } : {}),
+        };
+        return this.blocks(ordered ? 'orderedList' : 'bulletList', attrs, content);
+      }
+      case 'row':
+        return this.blocks('tableRow', { origin: id, ...(block.header ? { header: true } : {}) }, content);
+      case 'table':
+        return this.blocks('table', { origin: id, align: [...block.align] }, content);
+      case 'styled':
+        return this.blocks('styled', { origin: id, styles: [...block.styles] }, content);
+      case 'quote':
+        return this.blocks('quote', { origin: id }, content);
+      case 'item':
+        return this.blocks('listItem', { origin: id }, content);
+    }
   }
 
   private add(node: CopyNode): void {
     this.nodes.push(this.marks.length ? { ...node, marks: sortCopyMarks(this.marks) } : node);
   }
 
-  private under(mark: CopyMark, inner: () => void): void {
-    const before = this.marks;
-    this.marks = [...before, mark];
-    inner();
-    this.marks = before;
+  private words(type: CopyType, attrs: CopyAttrs, content: CopyNode[]): void {
+    this.nodes.push({ type, attrs, content: joined(content) });
   }
 
-  /** A paragraph that turned out empty is left out, as in the letter. */
-  private words(type: CopyType, attrs: CopyAttrs, inner: () => void): void {
-    const content = joined(this.inner(inner));
-    if (type === 'paragraph' && !content.some((node) => node.type !== 'text' || node.text!.trim())) return;
-    this.nodes.push({ type, ...(Object.keys(attrs).length ? { attrs } : {}), content });
-  }
-
-  private blocks(type: CopyType, attrs: CopyAttrs, inner: () => void): void {
-    const content = this.inner(inner);
+  private blocks(type: CopyType, attrs: CopyAttrs, content: CopyNode[]): void {
     if (content.length) this.nodes.push({ type, attrs, content });
   }
+}
 
-  private inner(write: () => void): CopyNode[] {
-    const before = this.nodes;
-    this.nodes = [];
-    write();
-    const written = this.nodes;
-    this.nodes = before;
-    return written;
-  }
+/** A subject is no place to sign. */
+function withoutSignature(node: CopyNode): CopyNode {
+  const { marks = [], ...rest } = node;
+  const kept = marks.filter(({ type }) => type !== 'signature');
+  return kept.length ? { ...rest, marks: kept } : rest;
+}
+
+function copyMark(mark: MarkLook): CopyMark {
+  if (mark.type === 'style') return { type: 'style', attrs: { style: mark.style } };
+  if (mark.type !== 'link') return { type: mark.type };
+  const { address, button, styles } = mark;
+  const attrs = { address, ...(button ? { button } : {}), ...(styles.length ? { styles: [...styles] } : {}) };
+  return { type: 'link', attrs };
 }

@@ -108,9 +108,11 @@ describe('a fair copy', () => {
     const template = desk.compile('t0');
     if (Array.isArray(template)) throw new Error(template.join());
     const filled = fillTemplate(template, desk.situation(start)!);
-    const { subject, text, html } = writeCopy(begin().document);
+    const { subject, text, signatureAt, html } = writeCopy(begin().document);
     expect(subject).toBe(filled.subject);
     expect(text).toBe(filled.text);
+    expect(signatureAt).toBe(filled.signatureAt);
+    expect(text.slice(signatureAt)).toMatch(/^Imke Sandoval\n/);
     expect(html.replaceAll('\n', ' ')).toBe(filled.html.replaceAll('\n', ' '));
   });
 

@@ -53,7 +53,7 @@ const INSIDE: Readonly<Record<CopyType, readonly CopyType[]>> = {
   hole: [],
 };
 
-const MARKS = new Set(['value', 'link', 'style', 'bold', 'italic', 'code']);
+const MARKS = new Set(['signature', 'value', 'link', 'style', 'bold', 'italic', 'code']);
 
 /**
  * Reads a fair copy that came from outside: an editor's state, a device's store, a request. Everything in it is
@@ -148,7 +148,7 @@ function readMark(json: unknown): CopyMark[] {
   const { type, attrs: given } = asObject(json);
   if (!MARKS.has(type as string))
     throw new UnreadableCopy(`There is no mark “${String(type).slice(0, 40)}”.`);
-  if (type === 'bold' || type === 'italic' || type === 'code') return [{ type }];
+  if (type === 'bold' || type === 'italic' || type === 'code' || type === 'signature') return [{ type }];
   const attrs = asObject(given);
   if (type === 'value') return [{ type, attrs: { id: text(attrs.id), said: text(attrs.said) } }];
   if (type === 'style') return styles([attrs.style]).map((style) => ({ type, attrs: { style } }));

@@ -1,14 +1,31 @@
 import { HtmlWriter } from '../fill/write/htmlWriter';
 import { LetterWriter } from '../fill/write/letterWriter';
 import { LineWriter } from '../fill/write/lineWriter';
-import { escapeHtml, safeAddress } from '../fill/write/escape';
-import type { ImageLook, PageWriter, WordWriter } from '../fill/write/writer';
-import { copyMarkKey, type CopyDocument, type CopyMark, type CopyNode } from './copyDocument';
+import { safeAddress } from '../fill/write/escape';
+import {
+  literal,
+  type BlockLook,
+  type ImageLook,
+  type MarkLook,
+  type PageWriter,
+  type WordWriter,
+} from '../fill/write/writer';
+import {
+  copyMarkKey,
+  holdsWords,
+  type CopyAttrs,
+  type CopyDocument,
+  type CopyMark,
+  type CopyNode,
+  type CopyType,
+} from './copyDocument';
 
 /** A fair copy as it goes out. */
 export interface WrittenCopy {
   subject: string;
   text: string;
+  /** where in the text the signature begins that it ends with; absent where it does not end with one */
+  signatureAt?: number;
   /** a fragment with inline styles */
   html: string;
 }
@@ -19,7 +36,7 @@ export function writeCopy({ content: [subject, ...body] }: CopyDocument): Writte
   writeWords(subject?.content ?? [], line);
   const letter = new LetterWriter();
   writeBlocks(body, letter);
-  return { subject: line.end(), text: letter.text.end(), html: letter.html.end() };
+  return { subject: line.end(), ...letter.end() };
 }
 
 /** Only the HTML, for copying. */
@@ -33,35 +50,42 @@ function writeBlocks(nodes: readonly CopyNode[], page: PageWriter): void {
   for (const node of nodes) writeBlock(node, page);
 }
 
-function writeBlock({ type, attrs = {}, content = [] }: CopyNode, page: PageWriter): void {
+function writeBlock(node: CopyNode, page: PageWriter): void {
+  const { type, attrs = {}, content = [] } = node;
   const id = attrs.origin ?? '';
-  const words = () => writeWords(content, page);
-  const blocks = () => writeBlocks(content, page);
+  if (type === 'rule') return page.rule(id);
+  const block = blockOf(type, attrs);
+  if (!block) return;
+  page.beginBlock(id, block);
+  if (holdsWords(node)) writeWords(content, page);
+  else writeBlocks(content, page);
+  page.endBlock(block);
+}
+
+/** What the writers call a block; undefined for what is none. */
+function blockOf(type: CopyType, attrs: CopyAttrs): BlockLook | undefined {
   switch (type) {
     case 'paragraph':
-      return page.paragraph(id, words);
-    case 'heading':
-      return page.heading(id, attrs.level ?? 1, words);
-    case 'rule':
-      return page.rule(id);
     case 'quote':
-      return page.quote(id, blocks);
+      return { type };
+    case 'heading':
+      return { type, level: attrs.level ?? 1 };
     case 'bulletList':
-      return page.list(id, { ordered: false, start: 1, tight: attrs.tight ?? false }, blocks);
+      return { type: 'list', ordered: false, start: 1, tight: attrs.tight ?? false };
     case 'orderedList':
-      return page.list(id, { ordered: true, start: attrs.start ?? 1, tight: attrs.tight ?? false }, blocks);
+      return { type: 'list', ordered: true, start: attrs.start ?? 1, tight: attrs.tight ?? false };
     case 'listItem':
-      return page.item(id, blocks);
+      return { type: 'item' };
     case 'table':
-      return page.table(id, attrs.align ?? [], blocks);
+      return { type, align: attrs.align ?? [] };
     case 'tableRow':
-      return page.row(id, attrs.header ?? false, blocks);
+      return { type: 'row', header: attrs.header ?? false };
     case 'tableCell':
-      return page.cell(words);
+      return { type: 'cell' };
     case 'codeBlock':
-      return page.code(id, words);
+      return { type: 'code' };
     case 'styled':
-      return page.styled(id, attrs.styles ?? [], blocks);
+      return { type, styles: attrs.styles ?? [] };
     default:
       return undefined;
   }
@@ -80,32 +104,33 @@ function writeWords(nodes: readonly CopyNode[], words: WordWriter): void {
     const inner = nodes
       .slice(at, at + length)
       .map((node) => ({ ...node, marks: node.marks!.filter((one) => copyMarkKey(one) !== key) }));
-    wrap(mark, words, () => writeWords(inner, words));
+    const look = lookOf(mark);
+    if (look) words.beginMark(look);
+    writeWords(inner, words);
+    if (look) words.endMark(look);
     at += length;
   }
 }
 
-function wrap(mark: CopyMark, words: WordWriter, inner: () => void): void {
+/** What the writers call a mark; a value says nothing of its own, and not every address may be followed. */
+function lookOf(mark: CopyMark): MarkLook | undefined {
   switch (mark.type) {
     case 'value':
-      return inner();
+      return undefined;
     case 'style':
-      return words.marked({ type: 'style', style: mark.attrs.style }, inner);
+      return { type: 'style', style: mark.attrs.style };
     case 'link': {
       const address = safeAddress(mark.attrs.address);
-      if (!address) return inner();
-      return words.link(
-        { address, button: mark.attrs.button ?? false, styles: mark.attrs.styles ?? [] },
-        inner,
-      );
+      const { button = false, styles = [] } = mark.attrs;
+      return address === undefined ? undefined : { type: 'link', address, button, styles };
     }
     default:
-      return words.marked(mark, inner);
+      return mark;
   }
 }
 
 function writeWord({ type, text = '', attrs = {} }: CopyNode, words: WordWriter): void {
-  if (type === 'text') words.literal(text, escapeHtml(text));
+  if (type === 'text') words.literal(literal(text));
   else if (type === 'break') words.lineBreak();
   else if (type === 'image') words.image({ source: '', description: '', ...attrs } as ImageLook);
   else if (type === 'hole') words.hole(attrs.id ?? '', attrs.kind ?? 'field', attrs.label ?? '');

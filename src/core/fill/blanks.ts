@@ -1,5 +1,5 @@
 import { readDay } from '../dates/civil';
-import { readAmount } from '../money/currency';
+import { decimalString, minorDigits, readAmount } from '../money/currency';
 import { scalar, type FieldType } from '../records/fieldType';
 import type { BlankType, Blank } from '../template/document';
 
@@ -54,4 +54,12 @@ export function readAnswer(
     case 'choice':
       return type.of.includes(trimmed) ? { value: trimmed } : { expected: `one of ${type.of.join(', ')}` };
   }
+}
+
+/** An answer as it would be typed, from its raw value: what readAnswer reads as the same. */
+export function typedAnswer(raw: unknown, type: BlankType, currency: string): string {
+  if (raw === null || raw === undefined) return '';
+  if (type.kind === 'money') return decimalString(raw as number, minorDigits(currency));
+  if (type.kind === 'yes/no') return raw ? 'yes' : 'no';
+  return String(raw);
 }

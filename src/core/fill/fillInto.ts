@@ -1,5 +1,6 @@
 import { fullName } from '../people/names';
-import type { ContactData } from '../records/recordsFile';
+import { SCHEMA_DEFAULTS } from '../records/defaults';
+import type { RecordBook } from '../records/recordBook';
 import type { Recipient } from '../records/which/chooseRecipient';
 import type { Situation } from '../records/which/situation';
 import type { CompiledTemplate } from './compileTemplate';
@@ -55,20 +56,16 @@ export function fillInto(
     run.words = words;
     template.subject(run);
   });
-  const headers = {
-    ...(template.replyTo ? { replyTo: template.replyTo(run) } : {}),
-    ...(template.copy ? { copy: template.copy(run) } : {}),
-    ...(template.blindCopy ? { blindCopy: template.blindCopy(run) } : {}),
-  };
+  const { notes: written = [], holes } = run;
+  const outcome: Outcome = { to: [], copies: [], notes: written, holes };
+  for (const { record } of situation.recipients) address(record.data, outcome.to);
+  for (const contact of situation.copies) address(contact, outcome.copies);
+  if (template.replyTo) outcome.replyTo = template.replyTo(run);
+  if (template.copy) outcome.copy = template.copy(run);
+  if (template.blindCopy) outcome.blindCopy = template.blindCopy(run);
   run.words = page;
   template.body(run);
-  return {
-    to: situation.recipients.flatMap(({ record }) => addressee(record)),
-    copies: situation.copies.flatMap((data: ContactData) => addressee({ kind: 'contact', data })),
-    ...headers,
-    notes: run.notes ?? [],
-    holes: run.holes,
-  };
+  return outcome;
 }
 
 /** Who a letter comes from: whoever writes, or who is responsible for the job or client where the template says so. */
@@ -77,7 +74,13 @@ export function senderOf({ head }: CompiledTemplate, { sender, book, project, cl
   return book.members.get(project?.record.responsible ?? client?.record.responsible ?? '') ?? sender;
 }
 
+/** The language of a letter, BCP 47: the template's own where it has one, else the business's. */
+export function languageOf({ head }: CompiledTemplate, { business }: RecordBook): string {
+  return head.language || business.locale || SCHEMA_DEFAULTS.locale;
+}
+
 function withDefaults({ blanks }: CompiledTemplate, answers: Answers): Answers {
+  if (!blanks.size) return NO_ANSWERS;
   const all = new Map<string, unknown>();
   for (const { name, preset } of blanks.values()) {
     const answer = answers.get(name) ?? preset;
@@ -86,6 +89,8 @@ function withDefaults({ blanks }: CompiledTemplate, answers: Answers): Answers {
   return all;
 }
 
-function addressee({ data }: Recipient): Addressee[] {
-  return data.email ? [{ name: fullName(data) ?? '', email: data.email }] : [];
+const NO_ANSWERS: Answers = new Map();
+
+function address(data: Recipient['data'], to: Addressee[]): void {
+  if (data.email) to.push({ name: fullName(data) ?? '', email: data.email });
 }

@@ -342,6 +342,33 @@ describe('people', () => {
     const sender = { key: 'teo', full_name: 'Teo Marsh', signature: 'Teo\non the road' };
     expect(text('{{signature}}', { wishes: { sender } })).toBe('Teo\non the road');
   });
+
+  it.each([
+    ['Hello,\n\n{{signature}}', 'Hello,\n\n'],
+    ['Yours,\\\n{{signature}}', 'Yours,\n'],
+    ['{{signature}}', ''],
+    ['::: {.right}\n{{signature}}\n:::', ''],
+  ])('sign at the end of %j, which is told', (body, before) => {
+    const filled = fillSample(body);
+    expect(filled.text.slice(0, filled.signatureAt)).toBe(before);
+    expect(filled.text.slice(filled.signatureAt)).toMatch(/^Imke Sandoval\nLarkfield/);
+  });
+
+  it.each([
+    'no signature',
+    '{{signature}}\n\nP.S. One more thing.',
+    'Yours, {{signature}}',
+    '- {{signature}}',
+  ])('have no signature at the end of %j', (body) => expect(fillSample(body).signatureAt).toBeUndefined());
+});
+
+describe('a value', () => {
+  it('has one kind of line break, whatever it had where it came from', () => {
+    const business = { payment_details: 'Bank\r\naccount 1\rcode 2' };
+    const filled = fillSample('{{business.payment_details}}', { business });
+    expect(filled.text).toBe('Bank\naccount 1\ncode 2\n');
+    expect(filled.html).toContain('Bank<br>account 1<br>code 2');
+  });
 });
 
 describe('what comes out', () => {

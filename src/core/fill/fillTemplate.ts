@@ -17,5 +17,5 @@ export function fillTemplate(
   const letter = new LetterWriter();
   const subject = new LineWriter();
   const outcome = fillInto(template, situation, answers, letter, (write) => write(subject));
-  return { subject: subject.end(), text: letter.text.end(), html: letter.html.end(), ...outcome };
+  return { subject: subject.end(), ...letter.end(), ...outcome };
 }

@@ -11,6 +11,8 @@ export interface Note {
   value: string;
   /** before any step: ISO dates and moments, minor units, text */
   raw: unknown;
+  /** what was done to it, as it is written: "share 50%" */
+  steps: readonly string[];
   /** `invoice:K-101`; absent for today and now */
   record?: string;
   /** "the oldest of 2 unpaid invoices" */
@@ -42,6 +44,8 @@ export interface Addressee {
 export interface Filled extends Outcome {
   subject: string;
   text: string;
+  /** where in the text the signature begins that it ends with; absent where it does not end with one */
+  signatureAt?: number;
   /** a fragment with inline styles */
   html: string;
 }

@@ -7,6 +7,7 @@ import { smallWords } from './formats/smallWords';
 import type { Run } from './run';
 import type { Show } from './steps/meaning';
 import { safeAddress } from './write/escape';
+import { isKeptPicture } from './write/images';
 
 /** The default form of a type as text. */
 export function textOf(type: FieldType): (value: never, run: Run) => string {
@@ -79,15 +80,19 @@ export function showLink(reads: string | undefined, button: boolean): Show {
   return (stored: string, _run, words) => {
     const address = safeAddress(stored);
     const text = reads ?? stored;
-    if (!address) words.value(text);
-    else words.link({ address, button, styles: [] }, () => words.value(text));
+    const link = address !== undefined && ({ type: 'link', address, button, styles: [] } as const);
+    if (link) words.beginMark(link);
+    words.value(text);
+    if (link) words.endMark(link);
     return text;
   };
 }
 
+/** A picture is described by whose it is, or where that is not known by its file's name. */
 export function showImage(width: number | undefined): Show {
-  return (source: string, _run, words) => {
-    const description = source.replace(/^.*\//, '').replace(/\.\w+$/, '');
+  return (source: string, _run, words, owner) => {
+    const description =
+      owner || (isKeptPicture(source) ? '' : source.replace(/^.*\//, '').replace(/\.\w+$/, ''));
     words.image({ source, description, ...(width === undefined ? {} : { width }) });
     return description;
   };

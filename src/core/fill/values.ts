@@ -1,6 +1,7 @@
 import { isoOf, readDay, type Day } from '../dates/civil';
 import { isoMoment, readMoment, type Moment } from '../dates/zone';
 import { readDecimal } from '../money/exact';
+import type { AddressData } from '../records/recordsFile';
 import type { FieldType } from '../records/fieldType';
 
 /**
@@ -34,8 +35,8 @@ export function readerOf(type: FieldType): Reader {
       return (stored) => (typeof stored === 'boolean' ? stored : undefined);
     case 'address':
       return (stored) => {
-        const parts = Object.values((stored as object | undefined) ?? {});
-        return parts.some((part) => (Array.isArray(part) ? part.some(Boolean) : part)) ? stored : undefined;
+        const { town, region, postcode, country, street } = (stored ?? {}) as AddressData;
+        return town || postcode || region || country || street?.some(Boolean) ? stored : undefined;
       };
     case 'collection': {
       const each = readerOf(type.of);
@@ -48,8 +49,13 @@ export function readerOf(type: FieldType): Reader {
       return (stored) => stored ?? undefined;
     default:
       return (stored) =>
-        stored === undefined || stored === null || stored === '' ? undefined : String(stored);
+        stored === undefined || stored === null || stored === '' ? undefined : withLineFeeds(String(stored));
   }
+}
+
+/** However the lines of a text were ended where it came from, here they end with a line feed. */
+function withLineFeeds(text: string): string {
+  return text.includes('\r') ? text.replace(/\r\n?/g, '\n') : text;
 }
 
 /** A value as it would be stored, for notes and for comparing facts. */

@@ -5,6 +5,8 @@ import type { InvoiceData, RecordsFile } from '../records/recordsFile';
 import { situationFrom, type StartingPoint } from '../records/which/situation';
 import { readTemplate } from '../template/text/readTemplate';
 import { fittingTemplates, type PastLetter } from './fittingTemplates';
+import { formatsOf } from '../fill/formats/formatsOf';
+import { momentOf } from './momentOf';
 import { speaksOf } from './speaksOf';
 
 const template = (name: string, startsFrom: string, body: string, more = '') => ({
@@ -79,6 +81,20 @@ describe('the moment of a template is read from its own words', () => {
     expect(speaksOf(TEMPLATES[2]!).overdue).toBe(true);
     expect(speaksOf(TEMPLATES[4]!)).toMatchObject({ soon: true, visit: true });
     expect(speaksOf(TEMPLATES[5]!)).toMatchObject({ soon: false, visit: true });
+  });
+
+  it('a day counted from a visit onwards is for after it, hours before it are not', () => {
+    const yearOn = template('Y', 'booking', '{{booking.starts_at | plus 12 months | month}}');
+    expect(speaksOf(yearOn)).toMatchObject({ visit: false, after: true });
+    const end = template('E', 'booking', '{{booking.starts_at | plus 2 hours | time}}');
+    expect(speaksOf(end)).toMatchObject({ visit: true, after: false });
+    const apt = (key: string) => {
+      const book = new RecordBook(RECORDS, readMoment('2026-11-25T09:00:00Z')!);
+      const situation = situationFrom(book, from('booking', key), { sender: { key: 'imke' } })!;
+      return momentOf(speaksOf(yearOn), situation, formatsOf(book));
+    };
+    expect(apt('soon')).toEqual({ apt: -1, reason: 'The visit is still to come' });
+    expect(apt('past').apt).toBe(1);
   });
 });
 

@@ -50,6 +50,7 @@ function ofVisit(topics: Topics, { book, booking }: Situation, formats: Formats)
     if (topics.soon || topics.visit) return { apt: -1, reason: 'The visit is over' };
     return { apt: 1, reason: `The visit was ${formats.fromNow(book.today + days, book.today)}` };
   }
+  if (topics.after) return { apt: -1, reason: 'The visit is still to come' };
   const when = `The visit is ${formats.fromNow(book.today + days, book.today)}`;
   if (topics.soon) return { apt: days <= SOON ? 1 : -1, reason: when };
   if (topics.visit) return { apt: days > SOON ? 1 : 0, reason: when };

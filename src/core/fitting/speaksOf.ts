@@ -13,6 +13,8 @@ export interface Topics {
   soon: boolean;
   /** the time of a visit */
   visit: boolean;
+  /** a day counted from a visit onwards: when the next one is due */
+  after: boolean;
 }
 
 const known = new WeakMap<Template, Topics>();
@@ -30,13 +32,16 @@ export function speaksOf(template: Template): Topics {
 
 function read({ head, document }: Template): Topics {
   const paths = new Set<string>();
-  let soon = false;
+  let [soon, after] = [false, false];
   for (const { part, always } of eachPart([...head.subject, ...document.content])) {
     if (!always || part.type !== 'field') continue;
-    paths.add(part.path);
     if (part.path === 'booking.starts_at' || part.path === 'booking.date') {
-      soon ||= part.steps.some((step) => JSON.stringify(step).includes('from now'));
+      soon ||= part.steps.some(({ step }) => step === 'from now');
+      const onwards = part.steps.some((step) => step.step === 'plus' && !/hour|minute/.test(step.unit));
+      after ||= onwards;
+      if (onwards) continue;
     }
+    paths.add(part.path);
   }
   const says = (...names: string[]) => names.some((name) => paths.has(name));
   return {
@@ -45,5 +50,6 @@ function read({ head, document }: Template): Topics {
     encloses: (head.attach ?? []).includes('invoice pdf'),
     soon: soon || says('booking.days_until'),
     visit: says('booking.starts_at', 'booking.date'),
+    after,
   };
 }

@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { fullName, greetingName } from './names';
 import { partName } from './partName';
@@ -98,5 +99,28 @@ describe('the full name', () => {
     expect(fullName({ name: 'Oda Hartigan' })).toBe('Oda Hartigan');
     expect(fullName({ given_name: 'Hale', family_name: 'Brandreth' })).toBe('Hale Brandreth');
     expect(fullName({})).toBeUndefined();
+  });
+});
+
+describe('any name', () => {
+  const word = fc.oneof(
+    fc.constantFrom('Mr', 'and', 'de', 'la', 'Jr.', ',', '&', 'von', 'y', 'PhD', "O'", 'Ó', '.', 'der'),
+    fc.string({ minLength: 1, maxLength: 6 }),
+  );
+  const anyName = fc.array(word, { maxLength: 8 }).map((words) => words.join(' '));
+
+  it('greets with something, unless there is nothing but space', () => {
+    fc.assert(
+      fc.property(anyName, fc.constantFrom('person', 'household', 'organisation'), (name, kind) => {
+        expect(Boolean(greetingName({ name, kind }, and))).toBe(name.trim() !== '');
+      }),
+      { numRuns: 2000 },
+    );
+  });
+
+  it('of any length is parted at once', () => {
+    for (const name of ['a, '.repeat(50_000), 'von '.repeat(50_000), 'x'.repeat(1e6)]) {
+      expect(greetingName({ name }, and)).toBe(name.trim());
+    }
   });
 });

@@ -18,7 +18,7 @@ export interface Named {
 export function greetingName(record: Named, and: (names: string[]) => string): string | undefined {
   if (record.preferred_name) return record.preferred_name;
   if (record.given_name) return record.given_name;
-  const full = record.name || record.full_name;
+  const full = (record.name || record.full_name)?.trim();
   if (full && record.kind !== 'organisation' && !record.family_name) {
     const { persons } = partName(full);
     const given = persons.map((person) => person.given);
@@ -31,8 +31,11 @@ export function greetingName(record: Named, and: (names: string[]) => string): s
 
 /** The name in full: as written, else the parts in order. */
 export function fullName(record: Named): string | undefined {
-  const parts = [record.given_name || record.preferred_name, record.family_name];
-  return record.full_name || record.name || parts.filter(Boolean).join(' ') || undefined;
+  const whole = (record.full_name || record.name)?.trim();
+  if (whole) return whole;
+  const { given_name, preferred_name, family_name } = record;
+  const given = given_name || preferred_name;
+  return given && family_name ? `${given} ${family_name}` : given || family_name || undefined;
 }
 
 function formal(

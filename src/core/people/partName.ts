@@ -12,12 +12,16 @@ export interface PartedName {
   persons: [PersonName] | [PersonName, PersonName];
 }
 
+/** What is longer is no name, and is left as it is. */
+const LONGEST = 200;
+
 /**
  * Parts a full name that is written as one string: "Dr. Marta de la Cruz", "Brandreth, Hale", "Ada and Tom Reyes",
  * "Mr and Mrs Reyes". A single word is a given name. An organisation's name must not be given to it.
  */
 export function partName(full: string): PartedName {
   const name = full.normalize('NFC').replace(/\s+/gu, ' ').trim();
+  if (name.length > LONGEST) return { persons: [{ given: name }] };
   if (HOUSEHOLD.test(name)) return { persons: [{ family: name }] };
   const halves = splitCouple(name);
   return { persons: halves ? partCouple(...halves) : [partPerson(name)] };
@@ -86,7 +90,7 @@ function partPerson(name: string): PersonName {
 
 /** Where the family name begins: at the first particle after a given name, else at the last word. */
 function familyStart(words: string[]): number {
-  if (words.length === 1) return 1;
+  if (words.length < 2) return words.length;
   if (isParticle(words[0]!) && words[0] === words[0]!.toLowerCase()) return 0;
   for (let i = 1; i < words.length - 1; i++) {
     // y and e join two family names, the first of which stands before them.

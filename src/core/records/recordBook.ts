@@ -38,6 +38,9 @@ export class RecordBook {
   private readonly byClient: Grouped;
   private readonly byProject: Grouped;
   private readonly sums = new WeakMap<InvoiceData, InvoiceSums>();
+  /** a letter asks for the sums of one invoice many times */
+  private lastInvoice: InvoiceData | undefined;
+  private lastSums: InvoiceSums | undefined;
   private left: Map<InstalmentData, number> | undefined;
 
   /** @param now the moment that "today" and "now" are read from, never the machine's clock */
@@ -89,9 +92,11 @@ export class RecordBook {
 
   /** An invoice's sums and state today, worked out once. */
   sumsOf(invoice: InvoiceData): InvoiceSums {
+    if (invoice === this.lastInvoice) return this.lastSums!;
     let sums = this.sums.get(invoice);
     if (!sums) this.sums.set(invoice, (sums = sumInvoice(invoice, this.today)));
-    return sums;
+    this.lastInvoice = invoice;
+    return (this.lastSums = sums);
   }
 
   /** What is left of an instalment, in minor units. */

@@ -1,7 +1,9 @@
 import type { CopyDocument } from '../fairCopy/copyDocument';
 import { eachNode } from '../fairCopy/copyDocument';
 import { valuesOf } from '../fairCopy/values';
+import { typedAnswer } from '../fill/blanks';
 import type { Hole, Note } from '../fill/filled';
+import { SCHEMA_DEFAULTS } from '../records/defaults';
 import type { FilledLetter } from './writingDesk';
 
 /** One note of the margin: what a field says, where from and why; or what is missing. */
@@ -17,6 +19,8 @@ export interface MarginNote {
   /** what the records say, where the writer has put other words; empty where they say nothing */
   was?: string;
   hole?: Hole;
+  /** the blank that was answered here, and how: its answer can be changed */
+  answered?: { blank: string; typed: string };
   /** a row of a listing: said when it is asked for */
   inListing: boolean;
 }
@@ -34,11 +38,11 @@ export function marginOf(document: CopyDocument, filled: FilledLetter): MarginNo
     const was = place.hole || place.words === place.said ? undefined : place.said;
     const fact = hole
       ? `${hole.kind} ${hole.path} ${note?.record ?? ''}`
-      : `${note!.path} ${note!.record ?? ''} ${place.words} ${was ?? '='}`;
+      : `${note!.path} ${note!.record ?? ''} ${place.words.toLowerCase()} ${was ?? '='}`;
     const known = byFact.get(fact);
     if (known) known.ids.push(place.id);
     else {
-      const one = noteOf(place, note, hole, was);
+      const one = { ...noteOf(place, note, hole, was), ...(hole || !note ? {} : answerOf(note, filled)) };
       byFact.set(fact, one);
       margin.push(one);
     }
@@ -77,7 +81,7 @@ function noteOf(
   return {
     id: place.id,
     ids: [place.id],
-    label: hole?.label ?? note!.label,
+    label: hole?.label ?? [note!.label, ...note!.steps.filter(tellsMore)].join(', '),
     words: place.words,
     reason: hole?.reason ?? note!.reason,
     ...(note?.record === undefined ? {} : { record: note.record }),
@@ -85,6 +89,17 @@ function noteOf(
     ...(hole ? { hole } : {}),
     inListing: place.id.includes('.'),
   };
+}
+
+function answerOf({ path, record, raw }: Note, { template, situation }: FilledLetter) {
+  const blank = record === undefined ? template.blanks.get(path) : undefined;
+  const { currency = SCHEMA_DEFAULTS.currency } = situation.book.business;
+  return blank && { answered: { blank: path, typed: typedAnswer(raw, blank.answer, currency) } };
+}
+
+/** Whether a step makes another fact of it; how one is written is seen in the letter. */
+function tellsMore(step: string): boolean {
+  return /^(?:plus|minus|share|next|start of|end of|where|first|last|count|sum) ?/.test(step);
 }
 
 /** A hole that was pasted in, or whose template has changed. */

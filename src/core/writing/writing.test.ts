@@ -88,6 +88,19 @@ describe('the margin', () => {
     ]);
   });
 
+  it('names what was made of a fact, and the answer that can be changed', () => {
+    const filled = desk(
+      '{{invoice.balance | share 50% | whole money}} {{invoice.due_on | plus 7 days | long date}} {{? Rate : money = 65 | whole money}} {{? Day : date = 2026-12-01}}',
+    ).fill(start, { ...choices, answers: { Rate: '70.5' } })!;
+    const notes = marginOf(filled.document, filled);
+    expect(notes.slice(1).map(({ label, words, answered }) => [label, words, answered])).toEqual([
+      ['balance, share 50%', '£50', undefined],
+      ['due date, plus 7 days', expect.any(String), undefined],
+      ['Rate', '£70.50', { blank: 'Rate', typed: '70.50' }],
+      ['Day', '1 December 2026', { blank: 'Day', typed: '2026-12-01' }],
+    ]);
+  });
+
   it('says what is missing, what was changed by hand, and what stands in a listing', () => {
     const filled = desk(
       '{{invoice.notes}} {{invoice.balance}}\n\n{{#invoice.lines}}\n- {{description}}\n{{/invoice.lines}}',

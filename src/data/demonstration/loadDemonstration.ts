@@ -57,6 +57,7 @@ async function rowsOf(demonstration: Demonstration): Promise<Rows> {
   return {
     ...recordRows(demonstration.records, business_id),
     member: await memberRows(demonstration, business_id),
+    file: demonstration.files.map((file) => ({ ...file, business_id, size: file.content.length })),
     ...templateRows(demonstration, business_id),
     ...messageRows(demonstration, business_id),
   };
@@ -79,19 +80,25 @@ async function memberRows({ members }: Demonstration, business_id: string): Prom
   );
 }
 
-function templateRows({ groups, templates, passages, signatures }: Demonstration, business_id: string): Rows {
+function templateRows({ groups, passages, signatures, ...rest }: Demonstration, business_id: string): Rows {
+  const order = groups.flatMap((group) => group.templates);
+  const templates = [...rest.templates].sort(
+    (a, b) => order.indexOf(a.head.name) - order.indexOf(b.head.name),
+  );
   const groupId = (name: string) => {
     const group = groups.find((one) => one.name === name);
     return group ? stableId('group', group.key) : null;
   };
   const keyOf = (name: string) =>
     name
+      .normalize('NFD')
+      .replace(/\p{M}/gu, '')
       .toLowerCase()
       .replace(/[^a-z0-9]+/g, '-')
       .replace(/^-|-$/g, '');
   const document_schema = DOCUMENT_SCHEMA;
   return {
-    template_group: groups.map((group, position) => ({
+    template_group: groups.map(({ templates: _, ...group }, position) => ({
       ...group,
       business_id,
       id: stableId('group', group.key),

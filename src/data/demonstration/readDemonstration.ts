@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto';
 import { readdir, readFile } from 'node:fs/promises';
 import path from 'node:path';
 import { parse } from 'yaml';
@@ -31,6 +32,8 @@ export interface DemonstrationGroup {
   name: string;
   initial: string;
   tint: string;
+  /** the names of its templates, in their order */
+  templates: string[];
 }
 
 export interface DemonstrationSignature {
@@ -67,6 +70,14 @@ export interface Demonstration {
   messages: DemonstrationMessage[];
   templates: Template[];
   passages: Passage[];
+  files: DemonstrationFile[];
+}
+
+/** A picture; the records name it by its SHA-256 as they do in the database, the data files by its name. */
+export interface DemonstrationFile {
+  sha256: string;
+  media_type: string;
+  content: Buffer;
 }
 
 /**
@@ -85,11 +96,17 @@ export async function readDemonstration(folder: string, now: number): Promise<De
     signatures: DemonstrationSignature[];
   };
   const zone = house.business.time_zone ?? 'Europe/London';
+  const { files, named } = await readFiles(path.join(folder, 'files'));
+  const { logo, ...business } = house.business;
   const anchor: Anchor = { today: wallClockOf(now, zone).day, zone };
   const list = async <T>(name: string) => laid(await readYaml(folder, `${name}.yaml`), anchor) as T[];
   const clients = await list<ClientData>('clients');
   const records: RecordsFile = {
-    business: { ...(laid(house.business, anchor) as BusinessData), custom_fields: house.custom_fields },
+    business: {
+      ...(laid(business, anchor) as BusinessData),
+      ...(logo ? { logo: named(logo) } : {}),
+      custom_fields: house.custom_fields,
+    },
     members: house.members.map(({ role: _role, password: _password, ...member }) => {
       const own = house.signatures.find((one) => one.member === member.key && one.is_default);
       return own ? { ...member, signature: own.text } : member;
@@ -115,7 +132,25 @@ export async function readDemonstration(folder: string, now: number): Promise<De
     passages: await readTexts(path.join(folder, 'passages'), (text, file) =>
       readPassage(text, file, path.basename(file, '.md')),
     ),
+    files,
   };
+}
+
+async function readFiles(folder: string) {
+  const names = await readdir(folder);
+  const files = await Promise.all(
+    names.map(async (name): Promise<DemonstrationFile> => {
+      const content = await readFile(path.join(folder, name));
+      const sha256 = createHash('sha256').update(content).digest('hex');
+      return { sha256, media_type: 'image/png', content };
+    }),
+  );
+  const named = (name: string) => {
+    const file = files[names.indexOf(name)];
+    if (!file) throw new Error(`business.yaml: There is no file “${name}”.`);
+    return file.sha256;
+  };
+  return { files, named };
 }
 
 async function readYaml(folder: string, name: string): Promise<unknown> {

@@ -24,7 +24,11 @@ export const MESSAGE = {
   thread_id: uuid(),
   subject: or(text(), ''),
   text: or(text(), ''),
+  /** where in the text the signature begins that it ends with */
+  signature_at: maybe(whole()),
   html: maybe(text()),
+  /** BCP 47 */
+  language: maybe(text()),
   client_id: maybe(uuid()),
   enquiry_id: maybe(uuid()),
   project_id: maybe(uuid()),

@@ -14,7 +14,9 @@ export interface OutgoingLetter {
   reply_to: string | null;
   subject: string;
   text: string;
+  signature_at: number | null;
   html: string | null;
+  language: string | null;
   at: Date;
   tries: number;
   /** tells this claim from any other */
@@ -33,7 +35,7 @@ export async function claimLetter({ sequelize }: Database, id?: string): Promise
        where status = 'going' and goes_at <= now() ${id === undefined ? '' : 'and id = $id'}
          and (claimed_at is null or claimed_at < now() - interval '${CLAIM_SECONDS} seconds')
        order by goes_at limit 1 for update skip locked)
-     returning business_id, id, message_id, from_name, from_address, reply_to, subject, text, html, at, tries,
+     returning business_id, id, message_id, from_name, from_address, reply_to, subject, text, signature_at, html, language, at, tries,
        claimed_at, handed_over_at,
        (select coalesce(jsonb_agg(jsonb_build_object('role', role, 'name', name, 'address', address) order by position), '[]')
         from message_recipient one where one.business_id = message.business_id and one.message_id = message.id) as recipients`,

@@ -16,6 +16,12 @@ const simple = (name: string, tags: string[], key: string) =>
 /** The marks of a fair copy, in the order of core/fairCopy/copyDocument. */
 export const LETTER_MARKS = [
   Mark.create({
+    name: 'signature',
+    priority: 1001,
+    parseHTML: () => [{ tag: 'span[data-signature]' }],
+    renderHTML: () => ['span', { 'data-signature': '' }, 0],
+  }),
+  Mark.create({
     name: 'value',
     // What is typed behind a value is not part of it.
     inclusive: false,

@@ -1,3 +1,4 @@
+import { pictureAddress } from '../letter/pictureAddress';
 import { Node, type Attributes } from '@tiptap/core';
 import { alignments } from '../letter/alignments';
 
@@ -162,7 +163,13 @@ export const LETTER_NODES = [
       link: hidden(),
       styles: hidden([]),
     }),
-    // A picture from elsewhere is not fetched; those of the business come with the rooms for files.
-    renderHTML: ({ node }) => ['span', { class: 'letter-image' }, node.attrs.description || 'Picture'],
+    // A picture from elsewhere is not fetched.
+    renderHTML: ({ node }) => {
+      const { source, description, width } = node.attrs;
+      const src = pictureAddress(source as string);
+      return src
+        ? ['img', { class: 'letter-picture', src, alt: description, ...(width ? { width } : {}) }]
+        : ['span', { class: 'letter-image' }, description || 'Picture'];
+    },
   }),
 ];

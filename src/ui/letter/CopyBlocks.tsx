@@ -1,5 +1,6 @@
 import { Fragment, type ReactNode } from 'react';
 import type { CopyMark, CopyNode } from '../../core/fairCopy/copyDocument';
+import { LetterImage } from './LetterImage';
 import { alignments } from './alignments';
 
 interface Props {
@@ -66,7 +67,10 @@ function CopyWords({ nodes, onChoose }: Props) {
 function word({ type, text, attrs = {} }: CopyNode, onChoose: Props['onChoose']): ReactNode {
   if (type === 'text') return text;
   if (type === 'break') return <br />;
-  if (type === 'image') return <span className="letter-image">{attrs.description || 'Picture'}</span>;
+  if (type === 'image') {
+    const { source = '', description = '', width } = attrs;
+    return <LetterImage source={source} description={description} width={width} />;
+  }
   return (
     <span className="hole" data-id={attrs.id}>
       <button
@@ -89,6 +93,8 @@ function marked(mark: CopyMark, inner: ReactNode, node: CopyNode, onChoose: Prop
       return <em>{inner}</em>;
     case 'code':
       return <code>{inner}</code>;
+    case 'signature':
+      return inner;
     case 'style':
       return <span className={`style-${mark.attrs.style}`}>{inner}</span>;
     case 'link':

@@ -1,6 +1,7 @@
 import { Fragment, type ReactNode } from 'react';
 import type {
   Block,
+  Field,
   Inline,
   ListChild,
   Mark,
@@ -12,6 +13,8 @@ import type {
 } from '../../core/template/document';
 import { longestRun, markKey, withoutMark } from '../../core/template/marks';
 import { printTag } from '../../core/template/tags/printTag';
+import { printLine } from '../../core/template/text/printLine';
+import { LetterImage } from './LetterImage';
 import type { Step } from '../../core/template/tags/step';
 import type { Tag } from '../../core/template/tags/tag';
 
@@ -197,8 +200,16 @@ function drawWord(node: Inline, pencil: Pencil): ReactNode {
       return node.text;
     case 'break':
       return <br />;
-    case 'image':
-      return <span className="field">picture</span>;
+    case 'image': {
+      const description = printLine(node.description);
+      return (
+        <LetterImage
+          source={printLine(node.source)}
+          description={description && `Picture: ${description}`}
+          width={node.width}
+        />
+      );
+    }
     case 'signature':
       return <span className="letter-signature">Signature of whoever writes</span>;
     case 'gap':
@@ -234,8 +245,22 @@ function drawWord(node: Inline, pencil: Pencil): ReactNode {
     case 'blank':
       return <span className="field blank">{labelOf(node, pencil)}</span>;
     case 'field':
-      return <span className="field">{labelOf(node, pencil)}</span>;
+      return drawField(node, pencil);
   }
+}
+
+/** A field as it will look: a button, a link, a picture; any other by what it is called. */
+function drawField(node: Field, pencil: Pencil): ReactNode {
+  const label = labelOf(node, pencil);
+  const look = node.steps.find(({ step }) => step !== 'or');
+  if (look?.step === 'button' || (look?.step === 'as' && look.words.length === 1)) {
+    return (
+      <span className={look.step === 'button' ? 'letter-button' : 'letter-link'} title={label}>
+        {look.step === 'button' ? look.words : look.words[0]}
+      </span>
+    );
+  }
+  return <span className={look?.step === 'width' ? 'letter-image' : 'field'}>{label}</span>;
 }
 
 function labelOf(tag: Tag, { labels }: Pencil): string {

@@ -52,7 +52,7 @@ describe('a template in pencil', () => {
     ['{{#invoice.is_overdue}}\nlate\n{{/invoice.is_overdue}}', 'Only when is overdue late'],
     ['{{^invoice.is_paid}}\nopen\n{{/invoice.is_paid}}', 'Only when not: is paid open'],
     ['{{^client.enquiries}}\nnone\n{{/client.enquiries}}', 'Only when there is no client, enquiries none'],
-    ['{{#client.mobile}}\n{{.}}\n{{/client.mobile}}', 'Only when there is a client, mobile it'],
+    ['{{#client.mobile}}\n{{.}}\n{{/client.mobile}}', 'Only when client, mobile is set it'],
     [
       '{{#when invoice.days_overdue at least 14 and client.kind is "person"}}\na\n{{otherwise}}\nb\n{{/when}}',
       'Only when days overdue is at least 14 and client, kind is “person” a Otherwise b',

@@ -1,10 +1,11 @@
 'use client';
 
-import { useId, useRef, useState, type FormEvent } from 'react';
-import Form from 'react-bootstrap/Form';
+import { useRef, useState } from 'react';
 import { alternativesTo, type Alternatives } from '../../core/writing/alternatives';
 import type { MarginNote } from '../../core/writing/marginOf';
 import type { LetterStore } from '../writing/letterStore';
+import type { BlankType } from '../../core/template/document';
+import { AnswerForm } from './AnswerForm';
 import type { FilledLetter } from '../../core/writing/writingDesk';
 
 interface Props {
@@ -21,6 +22,17 @@ export function NoteBody({ note, filled, store, onDone }: Props) {
   return (
     <>
       {note.hole && <Cures note={note} store={store} onDone={onDone} />}
+      {note.answered && (
+        <AnswerForm
+          label={note.answered.blank}
+          type={store.blankType(note.answered.blank)}
+          typed={note.answered.typed}
+          action="Change the answer"
+          empty="Write the answer."
+          onAnswer={(typed) => store.answer(note.answered!.blank, typed)}
+          onDone={onDone}
+        />
+      )}
       {note.was !== undefined && (
         <p className="note-reason">
           {note.was ? <>The records say: {note.was} </> : 'The records say nothing. '}
@@ -41,60 +53,20 @@ export function NoteBody({ note, filled, store, onDone }: Props) {
   );
 }
 
-function Cures({ note, store, onDone }: Omit<Props, 'filled'>) {
-  const [wrong, setWrong] = useState<string>();
-  const field = useId();
-  const { label, hole, ids } = note;
+const WORDS: BlankType = { kind: 'text' };
+
+function Cures({ note: { label, hole, ids }, store, onDone }: Omit<Props, 'filled'>) {
   const blank = hole!.kind === 'blank';
-  const type = store.blankType(label);
-
-  function fill(event: FormEvent<HTMLFormElement>) {
-    event.preventDefault();
-    const typed = String(new FormData(event.currentTarget).get('words') ?? '');
-    if (!typed.trim()) return setWrong(`Write ${blank ? 'the answer' : `the ${label}`}.`);
-    const expected = blank ? store.answer(label, typed) : store.fillIn(ids, typed);
-    if (expected === undefined) onDone();
-    else setWrong(`Write ${expected}.`);
-  }
-
   return (
     <>
-      <Form className="cure" onSubmit={fill} noValidate>
-        <Form.Label htmlFor={field} visuallyHidden>
-          {blank ? label : `Words for ${label}`}
-        </Form.Label>
-        {blank && type.kind === 'long text' ? (
-          <Form.Control
-            as="textarea"
-            rows={4}
-            id={field}
-            name="words"
-            autoFocus
-            isInvalid={wrong !== undefined}
-          />
-        ) : blank && (type.kind === 'choice' || type.kind === 'yes/no') ? (
-          <Form.Select id={field} name="words">
-            {(type.kind === 'choice' ? type.of : ['yes', 'no']).map((one) => (
-              <option key={one}>{one}</option>
-            ))}
-          </Form.Select>
-        ) : (
-          <Form.Control
-            id={field}
-            name="words"
-            type={blank && type.kind === 'date' ? 'date' : 'text'}
-            autoComplete="off"
-            autoFocus
-            isInvalid={wrong !== undefined}
-          />
-        )}
-        <button type="submit" className="btn btn-link">
-          Fill in
-        </button>
-      </Form>
-      <p className="problem" role="alert">
-        {wrong}
-      </p>
+      <AnswerForm
+        label={blank ? label : `Words for ${label}`}
+        type={blank ? store.blankType(label) : WORDS}
+        action="Fill in"
+        empty={`Write ${blank ? 'the answer' : `the ${label}`}.`}
+        onAnswer={(typed) => (blank ? store.answer(label, typed) : store.fillIn(ids, typed))}
+        onDone={onDone}
+      />
       <button
         type="button"
         className="btn btn-link"

@@ -1,3 +1,5 @@
+import { withImagesAt } from '../../../core/fill/write/images';
+import { pictureAddress } from '../../../ui/letter/pictureAddress';
 import { oneLetter } from '../../../server/oneLetter';
 import { asMember } from '../../api/asMember';
 
@@ -5,14 +7,15 @@ type Context = { params: Promise<{ id: string }> };
 
 /** Nothing in a letter runs, loads or leads anywhere. The frame around it may measure how long it is. */
 const POLICY =
-  "sandbox allow-same-origin; default-src 'none'; style-src 'unsafe-inline'; img-src data:; frame-ancestors 'self'";
+  "sandbox allow-same-origin; default-src 'none'; style-src 'unsafe-inline'; img-src 'self'; frame-ancestors 'self'";
 
 /** A letter's own HTML, for a frame. */
 export async function GET(request: Request, { params }: Context): Promise<Response> {
   return asMember(request, async (member) => {
     const letter = await oneLetter(member, (await params).id);
     if (!letter?.html) return new Response('There is no such letter.', { status: 404 });
-    return new Response(page(letter.html), {
+    const html = withImagesAt(letter.html, pictureAddress);
+    return new Response(page(html), {
       headers: {
         'content-type': 'text/html; charset=utf-8',
         'content-security-policy': POLICY,

@@ -1,6 +1,7 @@
 import type { Block, ListChild, Structured, Table, TableCell, TableRow } from '../../template/document';
 import { nextPart, type Scope } from '../paths/scope';
 import { placeId, type Piece } from '../run';
+import type { BlockLook } from '../write/writer';
 import { compileSection, compileWhen, enterPassage, sequence } from './structure';
 import { compileWords } from './words';
 
@@ -8,40 +9,38 @@ export function compileBlocks(blocks: readonly Block[], scope: Scope): Piece {
   return sequence(blocks.map((block) => compileBlock(block, scope)));
 }
 
+/** A block around what stands in it. */
+function enclosed(part: string, block: BlockLook, inner: Piece): Piece {
+  return (run) => {
+    run.page.beginBlock(placeId(part, run), block);
+    inner(run);
+    run.page.endBlock(block);
+  };
+}
+
 function compileBlock(block: Block, scope: Scope): Piece {
   const part = nextPart(scope);
   switch (block.type) {
-    case 'paragraph': {
-      const words = compileWords(block.content, scope);
-      return (run) => run.page.paragraph(placeId(part, run), () => words(run));
-    }
-    case 'heading': {
-      const words = compileWords(block.content, scope);
-      return (run) => run.page.heading(placeId(part, run), block.level, () => words(run));
-    }
+    case 'paragraph':
+      return enclosed(part, { type: 'paragraph' }, compileWords(block.content, scope));
+    case 'heading':
+      return enclosed(part, { type: 'heading', level: block.level }, compileWords(block.content, scope));
     case 'rule':
       return (run) => run.page.rule(placeId(part, run));
-    case 'quote': {
-      const inner = compileBlocks(block.content, scope);
-      return (run) => run.page.quote(placeId(part, run), () => inner(run));
-    }
+    case 'quote':
+      return enclosed(part, { type: 'quote' }, compileBlocks(block.content, scope));
     case 'bulletList':
     case 'orderedList': {
       const ordered = block.type === 'orderedList';
-      const look = { ordered, start: ordered ? block.start : 1, tight: block.tight };
-      const items = compileItems(block.content, scope);
-      return (run) => run.page.list(placeId(part, run), look, () => items(run));
+      const look = { type: 'list', ordered, start: ordered ? block.start : 1, tight: block.tight } as const;
+      return enclosed(part, look, compileItems(block.content, scope));
     }
     case 'table':
       return compileTable(block, scope, part);
-    case 'code': {
-      const words = compileWords(block.content, scope);
-      return (run) => run.page.code(placeId(part, run), () => words(run));
-    }
-    case 'styled': {
-      const inner = compileBlocks(block.content, scope);
-      return (run) => run.page.styled(placeId(part, run), block.styles, () => inner(run));
-    }
+    case 'code':
+      return enclosed(part, { type: 'code' }, compileWords(block.content, scope));
+    case 'styled':
+      return enclosed(part, { type: 'styled', styles: block.styles }, compileBlocks(block.content, scope));
     case 'section':
       return compileSection(block, scope, compileBlocks);
     case 'when':
@@ -61,22 +60,14 @@ function compileItems(children: readonly ListChild[], scope: Scope): Piece {
       if (child.type === 'section') return compileSection(child, scope, compileItems);
       if (child.type === 'when') return compileWhen(child, scope, compileItems);
       if (child.type === 'comment') return () => {};
-      const part = nextPart(scope);
-      const inner = compileBlocks(child.content, scope);
-      return (run) => run.page.item(placeId(part, run), () => inner(run));
+      return enclosed(nextPart(scope), { type: 'item' }, compileBlocks(child.content, scope));
     }),
   );
 }
 
 function compileTable({ align, header, content }: Table, scope: Scope, part: string): Piece {
-  const headPart = nextPart(scope);
-  const head = compileCells(header, scope);
-  const rows = compileRows(content, scope);
-  return (run) =>
-    run.page.table(placeId(part, run), align, () => {
-      run.page.row(placeId(headPart, run), true, () => head(run));
-      rows(run);
-    });
+  const head = enclosed(nextPart(scope), { type: 'row', header: true }, compileCells(header, scope));
+  return enclosed(part, { type: 'table', align }, sequence([head, compileRows(content, scope)]));
 }
 
 function compileRows(rows: readonly Structured<TableRow>[], scope: Scope): Piece {
@@ -85,18 +76,11 @@ function compileRows(rows: readonly Structured<TableRow>[], scope: Scope): Piece
       if (row.type === 'section') return compileSection(row, scope, compileRows);
       if (row.type === 'when') return compileWhen(row, scope, compileRows);
       if (row.type === 'comment') return () => {};
-      const part = nextPart(scope);
-      const cells = compileCells(row.content, scope);
-      return (run) => run.page.row(placeId(part, run), false, () => cells(run));
+      return enclosed(nextPart(scope), { type: 'row', header: false }, compileCells(row.content, scope));
     }),
   );
 }
 
 function compileCells(cells: readonly TableCell[], scope: Scope): Piece {
-  return sequence(
-    cells.map(({ content }): Piece => {
-      const words = compileWords(content, scope);
-      return (run) => run.page.cell(() => words(run));
-    }),
-  );
+  return sequence(cells.map(({ content }) => enclosed('', { type: 'cell' }, compileWords(content, scope))));
 }

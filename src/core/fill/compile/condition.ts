@@ -7,7 +7,7 @@ import { typeOfBlank } from '../blanks';
 import { resolvePath } from '../paths/resolvePath';
 import type { Scope } from '../paths/scope';
 import type { Run } from '../run';
-import { compileSteps } from '../steps/compileSteps';
+import { compileSteps, valueOf } from '../steps/compileSteps';
 import { isMissing } from '../values';
 
 type Holds = (run: Run) => boolean;
@@ -56,7 +56,7 @@ function leftSide(clause: Clause, scope: Scope): Side | string {
   if (typeof path === 'string') return path;
   const steps = compileSteps(clause.steps, path.type, scope);
   if (typeof steps === 'string') return steps;
-  return { type: steps.type, read: (run) => steps.apply(path.read(run), run) ?? steps.fallback };
+  return { type: steps.type, read: valueOf(path, steps) };
 }
 
 type Compare = (a: never, b: never, run: Run) => boolean;

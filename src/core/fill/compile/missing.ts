@@ -26,11 +26,21 @@ export function missingFact(path: ResolvedPath, run: Run): Pick<Hole, 'path' | '
       label,
       reason: `There is no ${path.root.replaceAll('_', ' ')} to take it from.`,
     };
-  const name = textOfItem({ kind: 'record', record: ownerKind })(owner as never, run);
+  const name = ownerName(path)(run)!;
   const kind = ownerKind === 'recipient' ? recipientKind(run) : ownerKind;
   const who =
     ownerKind === 'business' ? 'The business' : name === ownerKind ? `This ${kind}` : `The ${kind} ${name}`;
   return { path: path.path, label, reason: `${who} has no ${path.label}.` };
+}
+
+/** What the record is called that has a field's fact; undefined where it has none. */
+export function ownerName({ owner, ownerKind }: ResolvedPath): (run: Run) => string | undefined {
+  if (!ownerKind) return () => undefined;
+  const nameOf = textOfItem({ kind: 'record', record: ownerKind });
+  return (run) => {
+    const record = owner(run);
+    return record && nameOf(record as never, run);
+  };
 }
 
 const KEYLESS = new Set<RecordKind>(['line', 'payment', 'instalment']);

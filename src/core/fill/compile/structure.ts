@@ -3,7 +3,7 @@ import { didYouMean } from '../../problems/nearest';
 import { resolvePath } from '../paths/resolvePath';
 import { report, within, type ReadPassage, type Scope } from '../paths/scope';
 import type { Piece, Run } from '../run';
-import { compileSteps } from '../steps/compileSteps';
+import { compileSteps, valueOf } from '../steps/compileSteps';
 import { isMissing } from '../values';
 import { compileCondition } from './condition';
 
@@ -33,23 +33,23 @@ export function compileSection<Child>(node: Section<Child>, scope: Scope, all: C
     return NOTHING;
   }
   const { type } = steps;
-  const valueOf = (run: Run) => steps.apply(path.read(run), run) ?? steps.fallback;
+  const read = valueOf(path, steps);
   if (node.inverted) {
     const inner = all(node.content, scope);
     return (run) => {
-      const value = valueOf(run);
+      const value = read(run);
       if (isMissing(value) || value === false) inner(run);
     };
   }
   if (type.kind === 'yes/no') {
     const inner = all(node.content, scope);
     return (run) => {
-      if (valueOf(run) === true) inner(run);
+      if (read(run) === true) inner(run);
     };
   }
   const inner = all(node.content, within(scope, type.kind === 'collection' ? type.of : type));
   return (run) => {
-    const value = valueOf(run);
+    const value = read(run);
     if (isMissing(value)) return;
     const items = type.kind === 'collection' ? (value as unknown[]) : [value];
     const frame = { value: undefined as unknown, id: '', index: 0, count: items.length };

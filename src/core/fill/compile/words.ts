@@ -11,6 +11,8 @@ import type {
   Unfinished,
 } from '../../template/document';
 import { longestRun, markKey, withoutMark } from '../../template/marks';
+import { printSteps } from '../../template/tags/printTag';
+import type { Step } from '../../template/tags/step';
 import { typeOfBlank } from '../blanks';
 import { resolvePath } from '../paths/resolvePath';
 import { nextPart, placeOf, report, type Scope } from '../paths/scope';
@@ -18,19 +20,21 @@ import { placeId, type Piece, type Run } from '../run';
 import { compileSteps, wholeRecord, type CompiledSteps } from '../steps/compileSteps';
 import { isMissing, rawOf } from '../values';
 import { AddressWriter, LineWriter } from '../write/lineWriter';
-import { escapeHtml, safeAddress } from '../write/escape';
-import { missingFact, ownerReference } from './missing';
+import { safeAddress } from '../write/escape';
+import { literal, type Literal } from '../write/writer';
+import { missingFact, ownerName, ownerReference } from './missing';
 import { signatureOf } from './signature';
-import { compileSection, compileWhen, enterPassage, sequence } from './structure';
+import { compileSection, compileWhen, enterPassage } from './structure';
 
 /** Compiles inline words; runs that share a mark are wrapped once. */
 export function compileWords(nodes: readonly Inline[], scope: Scope): Piece {
-  const pieces: Piece[] = [];
+  const pieces: (Piece | Literal)[] = [];
   const clean = withoutComments(nodes);
   for (let at = 0; at < clean.length;) {
     const { mark, length } = longestRun(clean, at);
     if (!mark) {
-      pieces.push(compileNode(clean[at]!, scope));
+      const node = clean[at]!;
+      pieces.push(node.type === 'text' ? literal(node.text) : compileNode(node, scope));
       at++;
       continue;
     }
@@ -42,7 +46,14 @@ export function compileWords(nodes: readonly Inline[], scope: Scope): Piece {
     pieces.push(compileMark(mark, inner, scope));
     at += length;
   }
-  return sequence(pieces);
+  const count = pieces.length;
+  return (run) => {
+    for (let i = 0; i < count; i++) {
+      const piece = pieces[i]!;
+      if (typeof piece === 'function') piece(run);
+      else run.words.literal(piece);
+    }
+  };
 }
 
 /** Compiles a line to a text: a subject, a header, an address. */
@@ -89,20 +100,28 @@ function copyPlace<T extends object>(from: T, to: T, scope: Scope): T {
 }
 
 function compileMark(mark: Mark, inner: Piece, scope: Scope): Piece {
-  if (mark.type !== 'link') return (run) => run.words.marked(mark, () => inner(run));
+  if (mark.type !== 'link') {
+    return (run) => {
+      run.words.beginMark(mark);
+      inner(run);
+      run.words.endMark(mark);
+    };
+  }
   const addressOf = compileLine(mark.address, scope, AddressWriter);
   const { button, styles } = mark;
   return (run) => {
     const address = safeAddress(addressOf(run));
-    if (address) run.words.link({ address, button, styles }, () => inner(run));
-    else inner(run);
+    const link = address !== undefined && ({ type: 'link', address, button, styles } as const);
+    if (link) run.words.beginMark(link);
+    inner(run);
+    if (link) run.words.endMark(link);
   };
 }
 
-function compileNode(node: Inline, scope: Scope): Piece {
+const SIGNATURE = { type: 'signature' } as const;
+
+function compileNode(node: Exclude<Inline, Text>, scope: Scope): Piece {
   switch (node.type) {
-    case 'text':
-      return compileText(node);
     case 'break':
       return (run) => run.words.lineBreak();
     case 'field':
@@ -123,11 +142,14 @@ function compileNode(node: Inline, scope: Scope): Piece {
           label: 'signature',
           value,
           raw: value,
+          steps: [],
           record: `member:${run.situation.sender.key}`,
           reason: 'whoever the letter comes from',
         });
         // Whoever signs is seen by the signature itself: it is no field to be looked up.
+        run.words.beginMark(SIGNATURE);
         run.words.value(value);
+        run.words.endMark(SIGNATURE);
       };
     }
     case 'image':
@@ -143,11 +165,6 @@ function compileNode(node: Inline, scope: Scope): Piece {
   }
 }
 
-function compileText({ text }: Text): Piece {
-  const html = escapeHtml(text);
-  return (run) => run.words.literal(text, html);
-}
-
 function compileField(node: Field, scope: Scope): Piece {
   const path = resolvePath(node.path, scope);
   if (typeof path === 'string') return refused(node, path, scope);
@@ -156,12 +173,14 @@ function compileField(node: Field, scope: Scope): Piece {
   if (steps.type.kind === 'record') return refused(node, wholeRecord(steps.type, scope, node.path), scope);
   const place = placeOf(scope, node);
   const ownerOf = ownerReference(path, scope);
-  const { label, type } = path;
+  const { read, label, type } = path;
+  const done = stepsInWords(node.steps);
+  const nameOfOwner = steps.type.kind === 'image' ? ownerName(path) : undefined;
   const part = nextPart(scope);
   return (run) => {
     const id = placeId(part, run);
-    const stored = path.read(run);
-    let value = writeValue(id, steps.apply(stored, run), steps, run);
+    const stored = read(run);
+    let value = writeValue(id, stored, steps, run, nameOfOwner?.(run));
     if (value === undefined) {
       const hole = missingFact(path, run);
       run.holes.push({ id, kind: 'field', ...hole, ...place });
@@ -174,27 +193,34 @@ function compileField(node: Field, scope: Scope): Piece {
     const reason = path.reason(run);
     run.notes.push(
       record === undefined
-        ? { id, path: path.path, label, value, raw, reason }
-        : { id, path: path.path, label, value, raw, record, reason },
+        ? { id, path: path.path, label, value, raw, steps: done, reason }
+        : { id, path: path.path, label, value, raw, steps: done, record, reason },
     );
   };
+}
+
+function stepsInWords(steps: readonly Step[]): string[] {
+  return steps.map((step) => printSteps([step]).slice(' | '.length));
 }
 
 /** Writes what a field or an answer says; undefined, and nothing written, where it is missing. */
 function writeValue(
   id: string,
-  value: unknown,
-  { show, fallback }: CompiledSteps,
+  stored: unknown,
+  { apply, text, show, fallback }: CompiledSteps,
   run: Run,
+  owner?: string,
 ): string | undefined {
+  const value = apply ? apply(stored, run) : stored;
   const missing = isMissing(value);
   if (missing && fallback === undefined) return undefined;
   const { words } = run;
   words.beginValue(id);
-  if (missing) words.value(fallback!);
-  const written = missing ? fallback! : show(value as never, run, words);
+  let said;
+  if (missing || text) words.value((said = missing ? fallback! : text!(value as never, run)));
+  else said = show(value as never, run, words, owner);
   words.endValue(id);
-  return written;
+  return said;
 }
 
 function compileBlank(node: Blank, scope: Scope): Piece {
@@ -204,11 +230,12 @@ function compileBlank(node: Blank, scope: Scope): Piece {
   if (typeof steps === 'string') return refused(node, steps, scope);
   const place = placeOf(scope, node);
   const { name, preset } = definition;
+  const done = stepsInWords(node.steps);
   const part = nextPart(scope);
   return (run) => {
     const id = placeId(part, run);
     const answer = run.answers.get(name);
-    let value = writeValue(id, steps.apply(answer, run), steps, run);
+    let value = writeValue(id, answer, steps, run);
     if (value === undefined) {
       const reason = `“${name}” has not been answered.`;
       run.holes.push({ id, kind: 'blank', path: name, label: name, ...place, reason });
@@ -223,7 +250,7 @@ function compileBlank(node: Blank, scope: Scope): Piece {
           ? 'the default'
           : 'answered for this letter';
     const raw = rawOf(answer, type, run.book.zone);
-    run.notes.push({ id, path: name, label: name, value, raw, reason });
+    run.notes.push({ id, path: name, label: name, value, raw, steps: done, reason });
   };
 }
 

@@ -99,6 +99,12 @@ function stepLabel(step: Step, of: FieldType | undefined, scope: Scope): string 
   switch (step.step) {
     case 'or':
       return `or “${step.words}”`;
+    case 'as':
+      return `as ${step.words.map((words) => `“${words}”`).join(' or ')}`;
+    case 'button':
+      return `a button “${step.words}”`;
+    case 'width':
+      return `${step.pixels} wide`;
     case 'by':
       return `by ${pathLabel(step.field, inner)}${step.down ? ', down' : ''}`;
     case 'sum':
@@ -113,9 +119,18 @@ function stepLabel(step: Step, of: FieldType | undefined, scope: Scope): string 
 function sectionLabel(node: { path: string; steps: Step[]; inverted: boolean }, scope: Scope): string {
   const label = fieldLabel(node.path, node.steps, scope);
   const kind = kindOf(node, scope);
-  if (node.inverted) return kind === 'yes/no' ? `Only when not: ${label}` : `Only when there is no ${label}`;
+  const there = kind === 'record' || kind === 'collection';
+  if (node.inverted) {
+    if (kind === 'yes/no') return `Only when not: ${label}`;
+    return there ? `Only when there is no ${label}` : `Only when ${label} is not set`;
+  }
   if (kind === 'collection') return `For each of ${label}`;
-  return kind === 'yes/no' ? `Only when ${label}` : `Only when there is a ${label}`;
+  if (kind === 'yes/no') return `Only when ${label}`;
+  return there ? `Only when there is ${article(label)} ${label}` : `Only when ${label} is set`;
+}
+
+function article(words: string): string {
+  return /^[aeiou]/.test(words) ? 'an' : 'a';
 }
 
 function kindOf({ path, steps }: { path: string; steps: Step[] }, scope: Scope) {

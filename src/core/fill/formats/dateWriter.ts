@@ -1,4 +1,4 @@
-import { civilOf, dayOf, weekdayOf, type Day } from '../../dates/civil';
+import { civilOf, dayOf, keepingDays, weekdayOf, type Day } from '../../dates/civil';
 
 const DAY_MS = 86_400_000;
 const FIRST_YEAR = 1000;
@@ -19,7 +19,7 @@ export function dateWriter(format: Intl.DateTimeFormat): (day: Day) => string {
   if (!pattern) return plain;
   const { before, parts, words } = pattern;
   const count = parts.length;
-  return (day) => {
+  return keepingDays((day) => {
     const date = civilOf(day);
     if (date.year < FIRST_YEAR || date.year > LAST_YEAR) return plain(day);
     let out = '';
@@ -40,7 +40,7 @@ export function dateWriter(format: Intl.DateTimeFormat): (day: Day) => string {
       }
     }
     return out + before[count]!;
-  };
+  });
 }
 
 type Part = 'day' | 'month' | 'weekday' | 'year';

@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { readDay } from '../../dates/civil';
 import { readMoment } from '../../dates/zone';
@@ -148,6 +149,63 @@ describe('addresses', () => {
     ]);
     expect(addressLines({ town: 'Saltby', country: 'GB' }, 'en-GB')).toEqual(['Saltby']);
     expect(addressLines({ town: 'Saltby', country: 'Overland' }, 'en-GB')).toEqual(['Saltby', 'Overland']);
+  });
+
+  it.each([
+    // Each country's order, by libaddressinput's data.
+    ['en-GB', { region: 'Overstrand', postcode: 'OV1 2AB' }, 'Saltby', 'Overstrand', 'OV1 2AB'],
+    ['en-US', { region: 'CA', postcode: '94016' }, 'Saltby, CA 94016'],
+    ['fr-FR', { postcode: '75001' }, '75001 Saltby'],
+    ['it-IT', { region: 'MI', postcode: '20121' }, '20121 Saltby MI'],
+    ['pt-BR', { region: 'SP', postcode: '01310-100' }, 'Saltby-SP', '01310-100'],
+    ['en-CA', { region: 'ON', postcode: 'K1A 0B1' }, 'Saltby ON K1A 0B1'],
+  ])('follow the order of %s', (home, place, ...lines) =>
+    expect(addressLines({ street, town: 'Saltby', ...place }, home)).toEqual([...street, ...lines]),
+  );
+
+  it('have a postcode’s country before it only from abroad', () => {
+    const address = { street, town: 'Salzig', postcode: '8000', country: 'CH' };
+    expect(addressLines(address, 'de-CH')).toEqual([...street, '8000 Salzig']);
+    expect(addressLines(address, 'en-GB')).toEqual([...street, 'CH-8000 Salzig', 'Switzerland']);
+  });
+
+  it('find a country by its name, in English or the business’s language', () => {
+    for (const country of ['DE', 'Germany', 'Deutschland', ' germany ']) {
+      const address = { street, town: 'Salzig', postcode: '12345', country };
+      expect(addressLines(address, 'de-DE')).toEqual([...street, '12345 Salzig']);
+    }
+    const abroad = { street, town: 'Salzig', postcode: '12345', country: 'Germany' };
+    expect(addressLines(abroad, 'fr-FR').at(-1)).toBe('Allemagne');
+  });
+
+  it('lose no part that the country’s form has no place for', () => {
+    const address = { town: 'Minato', region: 'Tokyo', postcode: '100-0001', country: 'JP' };
+    expect(addressLines({ street: ['1 Pier'], ...address }, 'en-GB')).toEqual([
+      '1 Pier, Minato, Tokyo',
+      '100-0001',
+      'Japan',
+    ]);
+    expect(addressLines({ street, town: 'Salzig', region: 'Watt', postcode: '12345' }, 'de-DE')).toEqual([
+      ...street,
+      '12345 Salzig',
+      'Watt',
+    ]);
+    fc.assert(
+      fc.property(
+        fc.record({
+          town: fc.constantFrom('', 'Saltby'),
+          region: fc.constantFrom('', 'Overstrand'),
+          postcode: fc.constantFrom('', 'OV1 2AB'),
+          country: fc.constantFrom('', 'GB', 'US', 'DE', 'FR', 'JP', 'CN', 'SG', 'CH', 'ZZ', 'Atlantis'),
+        }),
+        fc.constantFrom('en-GB', 'en-US', 'de-DE', 'fr-FR'),
+        (address, home) => {
+          const lines = addressLines({ street: ['1 Pier'], ...address }, home).join(' ');
+          for (const part of ['1 Pier', address.town, address.region, address.postcode])
+            expect(lines).toContain(part);
+        },
+      ),
+    );
   });
 
   it('leave out what they lack', () => expect(addressLines({ street: ['', ' '] }, 'en-GB')).toEqual([]));

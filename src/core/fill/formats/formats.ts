@@ -16,7 +16,9 @@ export interface FormatSettings {
 }
 
 type DateForm = 'date' | 'long date' | 'short date' | 'weekday' | 'day and month' | 'month';
+type SumForm = 'money' | 'whole money' | 'plain money' | 'whole number';
 const DAY_MS = 86_400_000;
+const MINUTE_MS = 60_000;
 
 const DATE_FORMS: Record<DateForm, Intl.DateTimeFormatOptions> = {
   date: { dateStyle: 'long' },
@@ -30,8 +32,10 @@ const DATE_FORMS: Record<DateForm, Intl.DateTimeFormatOptions> = {
 /** Writes values in one locale, from the platform's Intl data. Formatters are made once and kept. */
 export class Formats {
   private readonly dates = new Map<DateForm, (day: Day) => string>();
+  /** by the minute of the day */
+  private readonly times: string[] = [];
   private readonly clocks = new Map<string, Intl.DateTimeFormat>();
-  private readonly sums = new Map<string, (units: number) => string>();
+  private readonly sums = new Map<SumForm, (units: number) => string>();
   private readonly numbers = new Map<string, Intl.NumberFormat>();
   private readonly conjunction: Intl.ListFormat;
   private readonly disjunction: Intl.ListFormat;
@@ -53,7 +57,8 @@ export class Formats {
   }
 
   time(moment: Moment): string {
-    return this.clock('time', {}).format(this.wall(moment));
+    const minute = Math.floor(wallClockOf(moment, this.settings.zone).time / MINUTE_MS);
+    return (this.times[minute] ??= this.clock('time', {}).format(minute * MINUTE_MS));
   }
 
   dateAndTime(moment: Moment): string {
@@ -77,30 +82,22 @@ export class Formats {
   }
 
   money(amount: number): string {
-    return this.sum(
-      'money',
-      { style: 'currency', currency: this.settings.currency },
-      this.minorDigits,
-    )(amount);
+    return this.sum('money', amount);
   }
 
   /** Without minor units when they are zero. */
   wholeMoney(amount: number): string {
     const unit = 10 ** this.minorDigits;
-    if (amount % unit !== 0) return this.money(amount);
-    const whole = { style: 'currency', currency: this.settings.currency, maximumFractionDigits: 0 } as const;
-    return this.sum('whole money', whole, 0)(amount / unit);
+    return amount % unit === 0 ? this.sum('whole money', amount / unit) : this.money(amount);
   }
 
   /** A sum without its currency, with all its places and no grouping. */
   plainMoney(amount: number): string {
-    const places = this.minorDigits;
-    const plain = { minimumFractionDigits: places, maximumFractionDigits: places, useGrouping: false };
-    return this.sum('plain money', plain, places)(amount);
+    return this.sum('plain money', amount);
   }
 
   decimal(value: number): string {
-    if (Number.isSafeInteger(value) && value !== 0) return this.sum('whole number', {}, 0)(value);
+    if (Number.isSafeInteger(value) && !Object.is(value, -0)) return this.sum('whole number', value);
     return this.number('decimal', { maximumFractionDigits: 10 }).format(value);
   }
 
@@ -152,11 +149,22 @@ export class Formats {
     return new Intl.DateTimeFormat(this.settings.locale, { ...options, timeZone: 'UTC' });
   }
 
-  private sum(key: string, options: Intl.NumberFormatOptions, places: number): (units: number) => string {
-    let write = this.sums.get(key);
-    if (!write)
-      this.sums.set(key, (write = sumWriter(new Intl.NumberFormat(this.settings.locale, options), places)));
-    return write;
+  private sum(form: SumForm, units: number): string {
+    let write = this.sums.get(form);
+    if (!write) this.sums.set(form, (write = this.sumWriter(form)));
+    return write(units);
+  }
+
+  private sumWriter(form: SumForm): (units: number) => string {
+    const { locale, currency } = this.settings;
+    const places = form === 'whole number' || form === 'whole money' ? 0 : this.minorDigits;
+    const options: Intl.NumberFormatOptions =
+      form === 'plain money'
+        ? { minimumFractionDigits: places, maximumFractionDigits: places, useGrouping: false }
+        : form === 'whole number'
+          ? {}
+          : { style: 'currency', currency, ...(form === 'money' ? {} : { maximumFractionDigits: 0 }) };
+    return sumWriter(new Intl.NumberFormat(locale, options), places);
   }
 
   private unit(value: number, unit: 'hour' | 'minute'): string {

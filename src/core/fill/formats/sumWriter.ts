@@ -12,7 +12,7 @@ export function sumWriter(format: Intl.NumberFormat, places: number): (units: nu
   const plain = (units: number) => format.format(decimalString(units, places) as unknown as number);
   const pattern = patternOf(format, places);
   if (!pattern) return plain;
-  const derived = (units: number) => write(units, pattern, places);
+  const derived = writerOf(pattern, places);
   return SAMPLES.every((units) => derived(units) === plain(units))
     ? (units) => (Number.isSafeInteger(units) ? derived(units) : plain(units))
     : plain;
@@ -34,6 +34,36 @@ interface Pattern {
 const SAMPLES = [
   0, 1, 9, 10, 99, 100, 1234, 99_999, 123_456, 999_999, 1_234_567, 123_456_789, 9_007_199_254_740_991,
 ].flatMap((units) => [units, -units || 0]);
+
+/** Sums below a million are parts that number in thousands; what is larger goes digit by digit. */
+function writerOf(pattern: Pattern, places: number): (units: number) => string {
+  const { plus, minus, group, point, groupedFrom, last, others } = pattern;
+  const [unit, fraction] = [10 ** places, FIXED[places]];
+  if (!fraction || last !== 3 || (others !== 3 && others !== 0))
+    return (units) => write(units, pattern, places);
+  return (units) => {
+    const size = units < 0 ? -units : units;
+    const whole = Math.floor(size / unit);
+    if (whole > 999_999) return write(units, pattern, places);
+    const [before, after] = units < 0 ? minus : plus;
+    let out = before;
+    if (whole < 1000 || whole < 10 ** (groupedFrom - 1)) out += whole;
+    else {
+      const thousands = Math.floor(whole / 1000);
+      out += thousands + group + THREE[whole - thousands * 1000]!;
+    }
+    return places ? out + point + fraction[size - whole * unit]! + after : out + after;
+  };
+}
+
+const THREE = Array.from({ length: 1000 }, (_, i) => String(i).padStart(3, '0'));
+/** By decimal places, the digits after the point. */
+const FIXED: readonly (readonly string[] | undefined)[] = [
+  [],
+  undefined,
+  THREE.slice(0, 100).map((digits) => digits.slice(1)),
+  THREE,
+];
 
 function write(units: number, pattern: Pattern, places: number): string {
   const [before, after] = units < 0 ? pattern.minus : pattern.plus;

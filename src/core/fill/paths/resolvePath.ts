@@ -2,6 +2,7 @@ import { DERIVATIONS } from '../../records/derive/derivations';
 import { ADDRESS_PARTS, CUSTOMISABLE } from '../../records/catalogue/catalogue';
 import type { FieldDefinition } from '../../records/catalogue/field';
 import { scalar, typeInWords, type FieldType } from '../../records/fieldType';
+import type { AddressData } from '../../records/recordsFile';
 import { isStartingKind, RECORD_KINDS, type RecordKind } from '../../records/recordKind';
 import { LEADS_TO } from '../../records/which/situation';
 import { didYouMean } from '../../problems/nearest';
@@ -28,7 +29,26 @@ export interface ResolvedPath {
   root: string;
 }
 
-type Hop = (value: unknown, run: Run) => unknown;
+type Read = (run: Run) => unknown;
+
+/** One step of a way: from a reader of what lies before to a reader of what is meant; what is missing stays so. */
+type Hop = (before: Read) => Read;
+
+function hop(go: (value: unknown, run: Run) => unknown): Hop {
+  return (before) => (run) => {
+    const value = before(run);
+    return value === undefined ? undefined : go(value, run);
+  };
+}
+
+/** To a fact that a record of the catalogue stores: no key of it is a name that objects inherit (a test says so). */
+function storedFact(key: string, type: FieldType): Hop {
+  const read = readerOf(type);
+  return (before) => (run) => {
+    const data = before(run);
+    return data === undefined ? undefined : read((data as Record<string, unknown>)[key]);
+  };
+}
 
 interface Start {
   name: string;
@@ -91,13 +111,8 @@ function walked(
 }
 
 /** Goes from a start hop by hop; ends early where something is missing. */
-function walker({ read }: Start, hops: readonly { hop: Hop }[]): (run: Run) => unknown {
-  return hops.reduce((before, { hop }) => {
-    return (run: Run) => {
-      const value = before(run);
-      return value === undefined ? undefined : hop(value, run);
-    };
-  }, read);
+function walker({ read }: Start, hops: readonly { hop: Hop }[]): Read {
+  return hops.reduce((before, { hop }) => hop(before), read);
 }
 
 /** Looks the first name up in the sections around, innermost first, then among the roots. */
@@ -191,13 +206,13 @@ function hopFrom(
     if (!field) {
       return `The ${kind} has no custom field “${key}”.${didYouMean(key, fields.keys(), `${prefix}custom.`) || listed(fields)}`;
     }
-    return { ...ownField(field, (data) => own(own(data, 'custom'), key)), taken: 2 };
+    return { ...readBy(field, (data) => own(own(data, 'custom'), key)), taken: 2 };
   }
   if (name === 'links' && kind === 'business') {
     const key = names[at + 1];
     const link = key === undefined ? undefined : scope.schema.links.get(key);
     if (!link) return noLink(key, scope, `${prefix}links.`);
-    return { ...ownField(link, (data) => linkAddress(data, key!)), taken: 2 };
+    return { ...readBy(link, (data) => linkAddress(data, key!)), taken: 2 };
   }
   const field = scope.schema.fields(kind).get(name);
   if (!field)
@@ -209,28 +224,25 @@ function fieldHop(kind: RecordKind, field: FieldDefinition): Omit<Found, 'taken'
   const { key, type, label, shownAs } = field;
   const found = { type, label, ...(shownAs ? { shownAs } : {}) };
   const derive = DERIVATIONS[kind]?.[key];
-  if (derive) return { ...found, hop: (data, run) => derive(data as never, run) };
+  if (derive) return { ...found, hop: hop((data, run) => derive(data as never, run)) };
   if (field.refers) {
     const refer = referenceOf(kind, key);
-    return { ...found, hop: (data, run) => refer(data as never, run.book) };
+    return { ...found, hop: hop((data, run) => refer(data as never, run.book)) };
   }
-  return ownField(field, (data) => own(data, key));
+  return { ...found, hop: storedFact(key, type) };
 }
 
-function ownField(field: FieldDefinition, get: (data: unknown) => unknown): Omit<Found, 'taken'> {
+function readBy(field: FieldDefinition, get: (data: unknown) => unknown): Omit<Found, 'taken'> {
   const read = readerOf(field.type);
-  return { type: field.type, label: field.label, hop: (data) => read(get(data)) };
+  return { type: field.type, label: field.label, hop: hop((data) => read(get(data))) };
 }
 
 function addressPart(name: string): Omit<Found, 'taken'> {
-  if (name !== 'street') {
-    const read = readerOf(scalar('text'));
-    return { type: scalar('text'), label: name, hop: (data) => read(own(data, name)) };
-  }
+  if (name !== 'street') return { type: scalar('text'), label: name, hop: storedFact(name, scalar('text')) };
   return {
     type: scalar('long text'),
     label: name,
-    hop: (data) => (own(data, 'street') as string[] | undefined)?.join('\n') || undefined,
+    hop: hop((address) => (address as AddressData).street?.join('\n') || undefined),
   };
 }
 

@@ -1,7 +1,5 @@
 import { record, scalar, type FieldType } from '../../records/fieldType';
 import type { RecordKind } from '../../records/recordKind';
-import type { Choice } from '../../records/which/choice';
-import type { Situation } from '../../records/which/situation';
 import type { Run } from '../run';
 
 /** Where a path can begin. */
@@ -14,19 +12,15 @@ export interface Root {
 
 type Chosen = 'client' | 'enquiry' | 'project' | 'booking' | 'invoice';
 
-/** Each with a function of its own, as one for all would look the kind up by its name each time. */
+/** Each with functions of its own, as one for all would look the kind up by its name each time. */
 function chosen(
   kind: Chosen,
-  choiceOf: (situation: Situation) => Choice<unknown> | undefined,
+  read: (run: Run) => unknown,
+  reason: (run: Run) => string | undefined,
 ): [string, Root] {
   return [
     kind,
-    {
-      type: record(kind),
-      label: kind,
-      read: (run) => choiceOf(run.situation)?.record,
-      reason: (run) => choiceOf(run.situation)?.reason ?? `there is no ${kind}`,
-    },
+    { type: record(kind), label: kind, read, reason: (run) => reason(run) ?? `there is no ${kind}` },
   ];
 }
 
@@ -48,11 +42,31 @@ export const ROOTS: ReadonlyMap<string, Root> = new Map<string, Root>([
       reason: (run) => run.situation.recipients[0]?.reason ?? 'there is nobody to write to',
     },
   ],
-  chosen('client', ({ client }) => client),
-  chosen('enquiry', ({ enquiry }) => enquiry),
-  chosen('project', ({ project }) => project),
-  chosen('booking', ({ booking }) => booking),
-  chosen('invoice', ({ invoice }) => invoice),
+  chosen(
+    'client',
+    (run) => run.situation.client?.record,
+    (run) => run.situation.client?.reason,
+  ),
+  chosen(
+    'enquiry',
+    (run) => run.situation.enquiry?.record,
+    (run) => run.situation.enquiry?.reason,
+  ),
+  chosen(
+    'project',
+    (run) => run.situation.project?.record,
+    (run) => run.situation.project?.reason,
+  ),
+  chosen(
+    'booking',
+    (run) => run.situation.booking?.record,
+    (run) => run.situation.booking?.reason,
+  ),
+  chosen(
+    'invoice',
+    (run) => run.situation.invoice?.record,
+    (run) => run.situation.invoice?.reason,
+  ),
   [
     'today',
     { type: scalar('date'), label: 'today', read: (run) => run.book.today, reason: () => 'today’s date' },

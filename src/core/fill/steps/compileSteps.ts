@@ -5,7 +5,7 @@ import { printSteps } from '../../template/tags/printTag';
 import type { Step } from '../../template/tags/step';
 import type { Scope } from '../paths/scope';
 import type { Run } from '../run';
-import { defaultShow } from '../show';
+import { defaultShow, textOf } from '../show';
 import { ADDRESS_STEPS, IMAGE_STEPS, LINK_STEPS, PHONE_STEPS, YES_NO_STEPS } from './contactSteps';
 import { DATE_STEPS } from './dateSteps';
 import { LIST_STEPS } from './listSteps';
@@ -35,8 +35,10 @@ const TABLES: Readonly<Record<FieldType['kind'], StepTable>> = {
 /** A value's way through its steps. */
 export interface CompiledSteps {
   type: FieldType;
-  /** undefined in, or a missing result, gives undefined */
-  apply: (value: unknown, run: Run) => unknown;
+  /** undefined in, or a missing result, gives undefined; absent where the value stays as it is */
+  apply: ((value: unknown, run: Run) => unknown) | undefined;
+  /** what the result says, where it is words alone; else `show` writes it */
+  text: ((value: never, run: Run) => string) | undefined;
   show: Show;
   /** what speaks for a missing fact */
   fallback: string | undefined;
@@ -65,18 +67,38 @@ export function compileSteps(
     meanings.push(meaning);
     type = meaning.type;
   }
-  const apply = (value: unknown, run: Run) => {
+  const show = meanings.at(-1)?.show;
+  const words = !show && type.kind !== 'link' && type.kind !== 'image';
+  return {
+    type,
+    apply: chained(meanings),
+    text: words ? textOf(type) : undefined,
+    show: show ?? defaultShow(type),
+    fallback,
+  };
+}
+
+/** What stands behind a path, after its steps; what speaks for a missing fact in its place. */
+export function valueOf(
+  { read }: { read: (run: Run) => unknown },
+  { apply, fallback }: CompiledSteps,
+): (run: Run) => unknown {
+  if (fallback === undefined) return apply ? (run) => apply(read(run), run) : read;
+  return (run) => (apply ? apply(read(run), run) : read(run)) ?? fallback;
+}
+
+function chained(meanings: readonly Meaning[]): CompiledSteps['apply'] {
+  const [first, ...others] = meanings;
+  if (!first) return undefined;
+  if (!others.length) {
+    return (value, run) => (value === undefined ? undefined : first.apply(value as never, run));
+  }
+  return (value, run) => {
     for (const meaning of meanings) {
       if (value === undefined) return undefined;
       value = meaning.apply(value as never, run);
     }
     return value;
-  };
-  return {
-    type,
-    apply: meanings.length ? apply : (value) => value,
-    show: meanings.at(-1)?.show ?? defaultShow(type),
-    fallback,
   };
 }
 

@@ -28,7 +28,10 @@ export const LINK_STEPS: StepTable = {
 };
 
 export const IMAGE_STEPS: StepTable = {
-  width: ({ pixels }, type) => ({ type, apply: (image) => image, show: showImage(pixels) }),
+  width: ({ pixels }, type) =>
+    pixels >= 1 && pixels <= 9999
+      ? { type, apply: (image) => image, show: showImage(pixels) }
+      : 'The width of an image is a whole number from 1 to 9999.',
 };
 
 export const YES_NO_STEPS: StepTable = {

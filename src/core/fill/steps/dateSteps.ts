@@ -17,6 +17,9 @@ import { form, type Judge, type Meaning, type StepTable } from './meaning';
 type Change = Extract<Step, { step: 'plus' | 'minus' }>;
 type DayForm = Parameters<Run['formats']['date']>[1];
 
+/** Days from 1970 that the platform's calendar reaches (ECMAScript: 100 million), with room for zones. */
+const FURTHEST = 99_999_000;
+
 /** Moves a day; undefined where no working day can be found. */
 function move(day: Day, { step, amount, unit }: Change, run: Run): Day | undefined {
   const count = step === 'minus' ? -amount : amount;
@@ -53,10 +56,14 @@ function dayOf(value: number, type: FieldType, run: Run): Day {
 
 /** Moves the day and keeps a moment's wall-clock time across a clock change. */
 function moved(type: FieldType, change: (day: Day, run: Run) => Day | undefined): Meaning {
-  if (type.kind === 'date') return { type, apply: change as Meaning['apply'] };
+  const within = (day: Day, run: Run) => {
+    const to = change(day, run);
+    return to !== undefined && Math.abs(to) <= FURTHEST ? to : undefined;
+  };
+  if (type.kind === 'date') return { type, apply: within as Meaning['apply'] };
   const apply = (moment: Moment, run: Run) => {
     const { day, time } = wallClockOf(moment, run.book.zone);
-    const to = change(day, run);
+    const to = within(day, run);
     return to === undefined ? undefined : momentOf({ day: to, time }, run.book.zone);
   };
   return { type, apply };
@@ -67,7 +74,9 @@ function change(step: Change, type: FieldType): Meaning | string {
   if (type.kind === 'date') return `A date has no time: ${step.unit}s can only be added to a moment.`;
   const elapsed =
     step.amount * (step.unit === 'hour' ? 3_600_000 : 60_000) * (step.step === 'minus' ? -1 : 1);
-  return { type, apply: (moment: Moment) => moment + elapsed };
+  const furthest = FURTHEST * 86_400_000;
+  const apply = (moment: Moment) => (Math.abs(moment + elapsed) <= furthest ? moment + elapsed : undefined);
+  return { type, apply };
 }
 
 const toDate =

@@ -4,8 +4,11 @@ import type { Scope } from '../paths/scope';
 import type { Run } from '../run';
 import type { WordWriter } from '../write/writer';
 
-/** Writes a value into the text and gives what it says, for the note. */
-export type Show = (value: never, run: Run, words: WordWriter) => string;
+/**
+ * Writes a value into the text and gives what it says, for the note.
+ * @param owner what the record is called that has the fact, where that is known
+ */
+export type Show = (value: never, run: Run, words: WordWriter, owner?: string) => string;
 
 /** What a step makes of a value. `apply` never sees a missing value; it gives undefined to make one. */
 export interface Meaning {

@@ -117,7 +117,7 @@ describe('telephone numbers, addresses, links, images, yes and no', () => {
     ['links.review', 'https://larkfield.example/say'],
     ['business.links.review | as "our page"', 'our page (https://larkfield.example/say)'],
     ['invoice.pay_link | button "Pay now"', 'Pay now (https://pay.example/k-101?a=1&b=2)'],
-    ['business.logo | width 120', 'lark'],
+    ['business.logo | width 120', 'Larkfield Piano Care'],
     ['invoice.is_overdue', 'yes'],
     ['invoice.is_paid | as "settled" "not settled"', 'not settled'],
   ])('%s', (tag, expected) => expect(text(tag, { from: 'booking:b1' })).toBe(expected));
@@ -156,6 +156,7 @@ describe('“or” speaks for what is missing', () => {
     ['client.mobile | or "none on file"', 'none on file'],
     ['client.enquiries | joined | or "nothing asked"', 'nothing asked'],
     ['client.enquiries | count | or "none"', '0'],
+    ['client.files | count', '0'],
     ['invoice.is_paid | or "unknown"', 'no'],
     ['client.next_booking.service | upper | or "soon"', 'TUNING VISIT'],
   ])('%s', (tag, expected) => expect(text(tag)).toBe(expected));

@@ -9,7 +9,12 @@ function ofPercent(
   sum: (amount: number, share: number) => number,
 ): Meaning {
   const decimal = readDecimal(percent)!;
-  return { type, apply: (amount: number) => sum(amount, percentOf(amount, decimal)) };
+  const apply = (amount: number) => {
+    const result = sum(amount, percentOf(amount, decimal));
+    // A sum that cannot be told to the penny is none.
+    return Number.isSafeInteger(result) ? result : undefined;
+  };
+  return { type, apply };
 }
 
 export const MONEY_STEPS: StepTable = {

@@ -102,6 +102,8 @@ interface More {
   answers?: Record<string, unknown>;
   now?: string;
   business?: Partial<RecordsFile['business']>;
+  /** other records than the sample's */
+  records?: Partial<RecordsFile>;
   wishes?: Partial<Wishes>;
 }
 
@@ -121,10 +123,10 @@ export function problemsOf(body: string, more: More = {}): string[] {
 
 function prepare(
   body: string,
-  { from = 'invoice:K-101', subject = 'S', head = '', passages = {}, now, business }: More,
+  { from = 'invoice:K-101', subject = 'S', head = '', passages = {}, now, business, records: own }: More,
 ) {
   const [kind, key] = from.split(':') as [StartingKind, string];
-  const records = { ...SAMPLE, business: { ...SAMPLE.business, ...business } };
+  const records = { ...SAMPLE, ...own, business: { ...SAMPLE.business, ...own?.business, ...business } };
   const source = `---\nname: T\ngroup: G\nstarts from: ${kind}\nsubject: '${subject}'\n${head}---\n${body}`;
   const reading = readTemplate(source, 't.md');
   const book = new RecordBook(records, readMoment(now ?? '2026-03-02T09:00:00Z')!);

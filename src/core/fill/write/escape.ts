@@ -1,17 +1,42 @@
 /** Escapes text for HTML, in content and in double-quoted attributes. */
 export function escapeHtml(text: string): string {
-  if (!/[&<>"]/.test(text)) return text;
-  return text
-    .replaceAll('&', '&amp;')
-    .replaceAll('<', '&lt;')
-    .replaceAll('>', '&gt;')
-    .replaceAll('"', '&quot;');
+  return /[&<>"]/.test(text) ? replaced(text, '\n') : text;
 }
 
-/** A value's line breaks as <br>. */
+/** As escapeHtml, with a value's line breaks as <br>. */
 export function escapeWithBreaks(text: string): string {
-  const escaped = escapeHtml(text);
-  return escaped.includes('\n') ? escaped.replaceAll('\n', '<br>') : escaped;
+  return /[&<>"\n]/.test(text) ? replaced(text, '<br>') : text;
+}
+
+/** In one pass over the characters: several times faster than an expression for each. */
+function replaced(text: string, lineBreak: string): string {
+  let out = '';
+  let from = 0;
+  for (let i = 0; i < text.length; i++) {
+    let entity;
+    switch (text[i]) {
+      case '&':
+        entity = '&amp;';
+        break;
+      case '<':
+        entity = '&lt;';
+        break;
+      case '>':
+        entity = '&gt;';
+        break;
+      case '"':
+        entity = '&quot;';
+        break;
+      case '\n':
+        entity = lineBreak;
+        break;
+      default:
+        continue;
+    }
+    out += text.slice(from, i) + entity;
+    from = i + 1;
+  }
+  return out + text.slice(from);
 }
 
 /**

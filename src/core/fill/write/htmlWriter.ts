@@ -1,25 +1,36 @@
-import type { Alignment, Mark, Style } from '../../template/document';
+import type { Alignment, Style } from '../../template/document';
 import { escapeHtml, escapeWithBreaks } from './escape';
 import type { HoleKind } from '../filled';
-import { holeInWords, type ImageLook, type LinkLook, type ListLook, type PageWriter } from './writer';
+import {
+  holeInWords,
+  type BlockLook,
+  type ImageLook,
+  type Literal,
+  type MarkLook,
+  type PageWriter,
+} from './writer';
 
+/**
+ * The inks are lighter than on the application's paper: halfway between black and white, so that they can be read on
+ * the ground of a mail reader by day and by night. Nothing has a ground of its own but a button, with its words.
+ */
 const STYLE_CSS: Readonly<Record<Style, string>> = {
   small: 'font-size:0.85em',
   large: 'font-size:1.3em',
   underline: 'text-decoration:underline',
   center: 'text-align:center',
   right: 'text-align:right',
-  madder: 'color:#8a2f3b',
-  ochre: 'color:#8a5a12',
-  moss: 'color:#55692a',
-  verdigris: 'color:#2b6b5e',
-  iris: 'color:#4b3f8f',
-  slate: 'color:#43566b',
+  madder: 'color:#c34f5e',
+  ochre: 'color:#a26a15',
+  moss: 'color:#667e32',
+  verdigris: 'color:#348272',
+  iris: 'color:#776abd',
+  slate: 'color:#5e7896',
 };
 
 const BLOCK = 'margin:0 0 1em';
 const BUTTON =
-  'display:inline-block;padding:10px 18px;border:1px solid #4b3f8f;border-radius:3px;background-color:#4b3f8f;color:#ffffff;text-decoration:none;font-weight:bold';
+  'display:inline-block;padding:10px 18px;border:1px solid #4b3f8f;background-color:#4b3f8f;color:#ffffff;text-decoration:none;font-weight:bold';
 const PARAGRAPH = `<p style="${BLOCK}">`;
 const HEADINGS = [1, 2, 3, 4, 5, 6].map(
   (level) => `<h${level} style="${BLOCK};font-size:${level === 1 ? 1.4 : level === 2 ? 1.2 : 1}em">`,
@@ -29,42 +40,49 @@ const RULE = '<hr style="border:0;border-top:1px solid #cfc8b8;margin:1em 0">';
 const ITEM = '<li style="margin:0">';
 const TABLE = `<table cellpadding="0" cellspacing="0" border="0" style="${BLOCK};border-collapse:collapse">`;
 const CELL = 'padding:4px 12px 4px 0;vertical-align:top;border-bottom:1px solid #cfc8b8';
-const CODE = `<pre style="${BLOCK};white-space:pre-wrap">`;
+const CODE_WORDS = '<span style="font-family:monospace">';
+// No mail reader keeps the spaces of a <pre> and wraps its lines, too.
+const CODE = `<div style="${BLOCK};font-family:monospace">`;
+
+/** A block that is being written. */
+interface Open {
+  close: string;
+  /** what had been written before a block that is left out when it turns out empty */
+  before: string | undefined;
+  /** how much had been written when its content began */
+  began: number;
+  /** whether the words around it stand in a list without blank lines */
+  tight: boolean;
+}
 
 /** Writes HTML for mail: a small, conservative set of elements with inline styles. */
 export class HtmlWriter implements PageWriter {
   private out = '';
+  private readonly open: Open[] = [];
+  /** in a list without blank lines, where words stand in the items themselves */
   private tight = false;
   /** how much had been written when the last item began */
   private itemBegan = 0;
   private align: readonly Alignment[] = [];
   private column = 0;
   private inHeader = false;
+  private inCode = false;
 
   end(): string {
     return this.out;
   }
 
-  literal(_: string, html: string): void {
-    this.out += html;
+  literal({ html }: Literal): void {
+    this.out += this.inCode ? spaced(html.replaceAll('\n', '<br>')) : html;
   }
 
   value(text: string): void {
-    this.out += escapeWithBreaks(text);
+    const html = escapeWithBreaks(text);
+    this.out += this.inCode ? spaced(html) : html;
   }
 
   lineBreak(): void {
     this.out += '<br>';
-  }
-
-  marked(mark: Exclude<Mark, { type: 'link' }>, inner: () => void): void {
-    if (mark.type === 'style') return this.element('span', `style="${STYLE_CSS[mark.style]}"`, inner);
-    this.element(mark.type === 'bold' ? 'strong' : mark.type === 'italic' ? 'em' : 'code', '', inner);
-  }
-
-  link({ address, button, styles }: LinkLook, inner: () => void): void {
-    const css = [...(button ? [BUTTON] : []), ...styles.map((style) => STYLE_CSS[style])].join(';');
-    this.element('a', `href="${escapeHtml(address)}"${css ? ` style="${css}"` : ''}`, inner);
   }
 
   image({ source, description, width, link, styles = [] }: ImageLook): void {
@@ -79,6 +97,14 @@ export class HtmlWriter implements PageWriter {
     this.out += link === undefined ? image : `<a href="${escapeHtml(link)}">${image}</a>`;
   }
 
+  beginMark(mark: MarkLook): void {
+    this.out += opening(mark);
+  }
+
+  endMark(mark: MarkLook): void {
+    this.out += closing(mark);
+  }
+
   beginValue(): void {}
 
   endValue(): void {}
@@ -87,90 +113,113 @@ export class HtmlWriter implements PageWriter {
     this.value(holeInWords(kind, label));
   }
 
-  paragraph(_id: string, inner: () => void): void {
-    if (!this.tight) return this.block(PARAGRAPH, '</p>', inner);
-    // In a list without blank lines the words stand in the item itself.
-    if (this.out.length !== this.itemBegan) this.out += '<br>';
-    inner();
-  }
-
-  heading(_id: string, level: number, inner: () => void): void {
-    this.block(HEADINGS[level - 1]!, `</h${level}>`, inner);
-  }
-
   rule(): void {
     this.out += RULE;
   }
 
-  quote(_id: string, inner: () => void): void {
-    this.loose(() => this.block(QUOTE, '</blockquote>', inner));
+  beginBlock(_id: string, block: BlockLook): void {
+    const { tight } = this;
+    switch (block.type) {
+      case 'paragraph':
+        if (!tight) return this.begin(PARAGRAPH, '</p>', true);
+        // Its words stand in the item itself.
+        return this.begin(this.out.length === this.itemBegan ? '' : '<br>', '', true);
+      case 'heading':
+        return this.begin(HEADINGS[block.level - 1]!, `</h${block.level}>`, true);
+      case 'quote':
+        this.begin(QUOTE, '</blockquote>', true);
+        this.tight = false;
+        return;
+      case 'list': {
+        const css = tight ? 'margin:0;padding:0 0 0 24px' : `${BLOCK};padding:0 0 0 24px`;
+        const name = block.ordered ? 'ol' : 'ul';
+        const from = block.ordered && block.start !== 1 ? ` start="${block.start}"` : '';
+        this.begin(`<${name}${from} style="${css}">`, `</${name}>`, true);
+        this.tight = block.tight;
+        return;
+      }
+      case 'item':
+        this.begin(ITEM, '</li>', false);
+        this.itemBegan = this.out.length;
+        return;
+      case 'table':
+        this.begin(TABLE, '</table>', false);
+        this.align = block.align;
+        this.tight = false;
+        return;
+      case 'row':
+        this.column = 0;
+        this.inHeader = block.header;
+        return this.begin('<tr>', '</tr>', false);
+      case 'cell': {
+        const name = this.inHeader ? 'th' : 'td';
+        const side = this.align[this.column++] ?? 'left';
+        return this.begin(`<${name} align="${side}" style="${CELL}">`, `</${name}>`, false);
+      }
+      case 'code':
+        this.inCode = true;
+        return this.begin(CODE, '</div>', true);
+      case 'styled': {
+        const css = block.styles.map((style) => STYLE_CSS[style]).join(';');
+        this.begin(css ? `<div style="${css}">` : '<div>', '</div>', false);
+        this.tight = false;
+      }
+    }
   }
 
-  list(_id: string, { ordered, start, tight }: ListLook, inner: () => void): void {
-    const before = this.tight;
+  endBlock(): void {
+    const { close, before, began, tight } = this.open.pop()!;
     this.tight = tight;
-    const css = before ? 'margin:0;padding:0 0 0 24px' : `${BLOCK};padding:0 0 0 24px`;
-    const name = ordered ? 'ol' : 'ul';
-    const from = ordered && start !== 1 ? ` start="${start}"` : '';
-    this.block(`<${name}${from} style="${css}">`, `</${name}>`, inner);
-    this.tight = before;
+    this.inCode = false;
+    if (before !== undefined && this.out.length === began) this.out = before;
+    else this.out += close;
   }
 
-  item(_id: string, inner: () => void): void {
-    this.out += ITEM;
-    this.itemBegan = this.out.length;
-    inner();
-    this.out += '</li>';
-  }
-
-  table(_id: string, align: readonly Alignment[], inner: () => void): void {
-    const before = [this.align, this.tight] as const;
-    [this.align, this.tight] = [align, false];
-    this.out += TABLE;
-    inner();
-    this.out += '</table>';
-    [this.align, this.tight] = before;
-  }
-
-  row(_id: string, header: boolean, inner: () => void): void {
-    this.column = 0;
-    this.inHeader = header;
-    this.element('tr', '', inner);
-  }
-
-  cell(inner: () => void): void {
-    const side = this.align[this.column++] ?? 'left';
-    this.element(this.inHeader ? 'th' : 'td', `align="${side}" style="${CELL}"`, inner);
-  }
-
-  code(_id: string, inner: () => void): void {
-    this.block(CODE, '</pre>', inner);
-  }
-
-  styled(_id: string, styles: readonly Style[], inner: () => void): void {
-    const css = styles.map((style) => STYLE_CSS[style]).join(';');
-    this.loose(() => this.element('div', css ? `style="${css}"` : '', inner));
-  }
-
-  private loose(inner: () => void): void {
-    const before = this.tight;
-    this.tight = false;
-    inner();
-    this.tight = before;
-  }
-
-  /** A block that turned out empty is left out. */
-  private block(open: string, close: string, inner: () => void): void {
-    const before = this.out;
+  private begin(open: string, close: string, leftOutWhenEmpty: boolean): void {
+    const before = leftOutWhenEmpty ? this.out : undefined;
     this.out += open;
-    const opened = this.out.length;
-    inner();
-    this.out = this.out.length === opened ? before : this.out + close;
+    this.open.push({ close, before, began: this.out.length, tight: this.tight });
   }
+}
 
-  private element(name: string, attributes: string, inner: () => void): void {
-    this.out += attributes ? `<${name} ${attributes}>` : `<${name}>`;
-    inner();
-    this.out += `</${name}>`;
+function opening(mark: MarkLook): string {
+  switch (mark.type) {
+    case 'bold':
+      return '<strong>';
+    case 'italic':
+      return '<em>';
+    case 'code':
+      return CODE_WORDS;
+    case 'style':
+      return mark.style === 'underline' ? '<u>' : `<span style="${STYLE_CSS[mark.style]}">`;
+    case 'link': {
+      const css = mark.styles.map((style) => STYLE_CSS[style]);
+      if (mark.button) css.unshift(BUTTON);
+      return `<a href="${escapeHtml(mark.address)}"${css.length ? ` style="${css.join(';')}"` : ''}>`;
+    }
+    case 'signature':
+      return '';
   }
+}
+
+function closing(mark: MarkLook): string {
+  switch (mark.type) {
+    case 'bold':
+      return '</strong>';
+    case 'italic':
+      return '</em>';
+    case 'code':
+      return '</span>';
+    case 'style':
+      return mark.style === 'underline' ? '</u>' : '</span>';
+    case 'link':
+      return '</a>';
+    case 'signature':
+      return '';
+  }
+}
+
+/** Spaces that stand where they were typed: of two and more, and at the beginning of a line. */
+function spaced(html: string): string {
+  return html.replace(/(^|<br>| ) /g, '$1&nbsp;');
 }

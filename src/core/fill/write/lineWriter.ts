@@ -1,11 +1,14 @@
 import type { HoleKind } from '../filled';
-import { holeInWords, type WordWriter } from './writer';
+import { holeInWords, type Literal, type MarkLook, type WordWriter } from './writer';
+
+/** Most lines hold nothing to be cleaned, which one look tells. */
+const UNCLEAN = /[\p{Cc}\u2028\u2029]| {2}/u;
 
 /** Writes a subject or a header: one line, where a line break is a space. */
 export class LineWriter implements WordWriter {
   protected out = '';
 
-  literal(plain: string): void {
+  literal({ plain }: Literal): void {
     this.out += plain;
   }
 
@@ -17,17 +20,13 @@ export class LineWriter implements WordWriter {
     this.out += ' ';
   }
 
-  marked(_: unknown, inner: () => void): void {
-    inner();
-  }
-
-  link(_: { address?: string }, inner: () => void): void {
-    inner();
-  }
-
   image({ description }: { description: string }): void {
     this.out += description;
   }
+
+  beginMark(_mark: MarkLook): void {}
+
+  endMark(): void {}
 
   beginValue(): void {}
 
@@ -39,21 +38,31 @@ export class LineWriter implements WordWriter {
 
   /** What was written, without control characters and with single spaces. */
   end(): string {
-    return this.out
-      .replace(/[\p{Cc}\u2028\u2029]+/gu, ' ')
-      .replace(/ {2,}/g, ' ')
-      .trim();
+    const { out } = this;
+    return UNCLEAN.test(out)
+      ? out
+          .replace(/[\p{Cc}\u2028\u2029]+/gu, ' ')
+          .replace(/ {2,}/g, ' ')
+          .trim()
+      : out.trim();
   }
 }
 
-/** Writes an address: a value inside it is encoded, unless the address begins with it. */
+/** Writes an address: a value inside it is encoded, unless the address begins with it. A link is its address. */
 export class AddressWriter extends LineWriter {
+  private inLink = false;
+
   override value(text: string): void {
-    this.out += this.out === '' ? text : encodeURIComponent(text);
+    if (!this.inLink) this.out += this.out === '' ? text : encodeURIComponent(text);
   }
 
-  override link(look: { address?: string }, inner: () => void): void {
-    if (this.out === '' && look.address) this.out += look.address;
-    else inner();
+  override beginMark(mark: MarkLook): void {
+    if (mark.type !== 'link' || this.out !== '') return;
+    this.out = mark.address;
+    this.inLink = true;
+  }
+
+  override endMark(): void {
+    this.inLink = false;
   }
 }

@@ -1,15 +1,23 @@
 import type { Alignment } from '../../template/document';
 import type { HoleKind } from '../filled';
-import { holeInWords, type ImageLook, type LinkLook, type ListLook, type PageWriter } from './writer';
+import {
+  holeInWords,
+  type BlockLook,
+  type ImageLook,
+  type Literal,
+  type MarkLook,
+  type PageWriter,
+} from './writer';
 
-interface Row {
-  cells: string[];
-}
-
-interface List {
-  ordered: boolean;
+/** What is written into: the page, a list, an item, a quotation. */
+interface Container {
+  text: string;
+  /** stands between its blocks or items */
+  separator: '\n' | '\n\n';
+  /** whether the text has more than one line */
+  broken: boolean;
+  /** the number of a list's next item; -1 where its items have none */
   number: number;
-  tight: boolean;
 }
 
 /**
@@ -17,44 +25,64 @@ interface List {
  * blocks, table cells aligned and two spaces apart. Lines are not wrapped.
  */
 export class TextWriter implements PageWriter {
-  /** the blocks of each container that is open, outermost first */
-  private readonly open: string[][] = [[]];
+  /** outermost first */
+  private readonly open: Container[] = [container('\n\n')];
   private line = '';
-  private readonly lists: List[] = [];
-  private rows: Row[] = [];
+  /** the words written last, and whether there are breaks among those of the line */
+  private last = '';
+  private broken = false;
+  /** where in the line the words of the open link begin */
+  private linkBegan = 0;
+  /** from where to where the signature stands in the line */
+  private signature: { from: number; to: number } | undefined;
+  /** where in the text the signature begins, while nothing follows it */
+  private signedFrom: number | undefined;
+  /** the cells of the rows of the open table */
+  private rows: string[][] = [];
 
   end(): string {
-    const text = this.open[0]!.join('\n\n');
-    return text ? `${text}\n` : '';
+    const { text } = this.open[0]!;
+    return text && `${text}\n`;
   }
 
-  literal(plain: string): void {
+  /** Where the signature begins that the text ends with; undefined where it does not end with one. */
+  get signatureAt(): number | undefined {
+    return this.signedFrom;
+  }
+
+  literal({ plain, broken }: Literal): void {
     this.line += plain;
+    this.last = plain;
+    this.broken ||= broken;
   }
 
   value(text: string): void {
     this.line += text;
+    this.last = text;
+    this.broken ||= text.includes('\n');
   }
 
   lineBreak(): void {
     this.line += '\n';
-  }
-
-  marked(_: unknown, inner: () => void): void {
-    inner();
-  }
-
-  link({ address }: LinkLook, inner: () => void): void {
-    const start = this.line.length;
-    inner();
-    const words = this.line.slice(start);
-    const bare = address.replace(/^(?:mailto|tel):/i, '');
-    if (words.trim() !== bare && words.trim() !== address) this.line += words.trim() ? ` (${bare})` : bare;
+    this.broken = true;
   }
 
   image({ description, link }: ImageLook): void {
-    this.line += description;
-    if (link !== undefined) this.line += description ? ` (${link})` : link;
+    const address = link === undefined ? '' : description ? ` (${link})` : link;
+    this.value(description + address);
+  }
+
+  beginMark({ type }: MarkLook): void {
+    if (type === 'link') this.linkBegan = this.line.length;
+    else if (type === 'signature') this.signature = { from: this.line.length, to: Infinity };
+  }
+
+  endMark(mark: MarkLook): void {
+    if (mark.type === 'signature' && this.signature) this.signature.to = this.line.length;
+    if (mark.type !== 'link') return;
+    const words = this.line.slice(this.linkBegan).trim();
+    const bare = mark.address.replace(/^(?:mailto|tel):/i, '');
+    if (words !== bare && words !== mark.address) this.value(words ? ` (${bare})` : bare);
   }
 
   beginValue(): void {}
@@ -65,88 +93,99 @@ export class TextWriter implements PageWriter {
     this.value(holeInWords(kind, label));
   }
 
-  paragraph(_id: string, inner: () => void): void {
-    this.block(this.inline(inner));
-  }
-
-  heading(_id: string, _level: number, inner: () => void): void {
-    this.block(this.inline(inner));
-  }
-
   rule(): void {
-    this.block('---');
+    this.block('---', false);
   }
 
-  quote(_id: string, inner: () => void): void {
-    const blocks = this.container(inner);
-    if (blocks.length) this.block(indent(blocks.join('\n\n'), '> ', '> '));
+  beginBlock(_id: string, block: BlockLook): void {
+    switch (block.type) {
+      case 'list': {
+        const list = container(block.tight ? '\n' : '\n\n');
+        if (block.ordered) list.number = block.start;
+        this.open.push(list);
+        return;
+      }
+      case 'item':
+        this.open.push(container(this.open.at(-1)!.separator));
+        return;
+      case 'quote':
+        this.open.push(container('\n\n'));
+        return;
+      case 'table':
+        this.rows = [];
+        return;
+      case 'row':
+        this.rows.push([]);
+    }
   }
 
-  list(_id: string, { ordered, start, tight }: ListLook, inner: () => void): void {
-    this.lists.push({ ordered, number: start, tight });
-    const items = this.container(inner);
-    this.lists.pop();
-    if (items.length) this.block(items.join(tight ? '\n' : '\n\n'));
+  endBlock(block: BlockLook): void {
+    switch (block.type) {
+      case 'paragraph':
+      case 'heading':
+      case 'code': {
+        const { broken, signature } = this;
+        if (signature) return this.signed(signature);
+        return this.block(this.lineEnd(), broken);
+      }
+      case 'cell':
+        this.rows.at(-1)!.push(this.lineEnd().replaceAll('\n', ' '));
+        return;
+      case 'item': {
+        const item = this.open.pop()!;
+        const list = this.open.at(-1)!;
+        const marker = list.number < 0 ? '- ' : `${list.number++}. `;
+        return this.block(indent(item, marker, ' '.repeat(marker.length)), item.broken);
+      }
+      case 'list': {
+        const { text, broken } = this.open.pop()!;
+        return this.block(text, broken);
+      }
+      case 'quote': {
+        const quote = this.open.pop()!;
+        if (quote.text) this.block(indent(quote, '> ', '> '), quote.broken);
+        return;
+      }
+      case 'table':
+        return this.block(this.aligned(block.align), true);
+    }
   }
 
-  item(_id: string, inner: () => void): void {
-    const list = this.lists.at(-1)!;
-    const marker = list.ordered ? `${list.number++}. ` : '- ';
-    const text = this.container(inner).join(list.tight ? '\n' : '\n\n');
-    this.open.at(-1)!.push(indent(text, marker, ' '.repeat(marker.length)));
+  /** A paragraph with the signature in it, which may be signed only at the end of the page. */
+  private signed({ from, to }: { from: number; to: number }): void {
+    const { line } = this;
+    this.signature = undefined;
+    const [before, after] = [tidy(line.slice(0, from)), tidy(line.slice(from, to))];
+    const ownLine = before === '' || /\n[ \t]*$/.test(line.slice(0, from));
+    if (!after || !ownLine || line.slice(to).trim() || this.open.length > 1) {
+      return this.block(this.lineEnd(), true);
+    }
+    this.lineEnd();
+    this.block(before ? `${before}\n${after}` : after, true);
+    this.signedFrom = this.open[0]!.text.length - after.length;
   }
 
-  table(_id: string, align: readonly Alignment[], inner: () => void): void {
-    const outer = this.rows;
-    this.rows = [];
-    inner();
-    this.block(this.aligned(align));
-    this.rows = outer;
+  private block(text: string, broken: boolean): void {
+    if (!text) return;
+    const into = this.open.at(-1)!;
+    this.signedFrom = undefined;
+    into.broken ||= broken || into.text !== '';
+    into.text = into.text ? into.text + into.separator + text : text;
   }
 
-  row(_id: string, _header: boolean, inner: () => void): void {
-    this.rows.push({ cells: [] });
-    inner();
-  }
-
-  cell(inner: () => void): void {
-    this.rows.at(-1)!.cells.push(this.inline(inner).replaceAll('\n', ' '));
-  }
-
-  code(_id: string, inner: () => void): void {
-    this.block(this.inline(inner));
-  }
-
-  styled(_id: string, _styles: unknown, inner: () => void): void {
-    inner();
-  }
-
-  private block(text: string): void {
-    if (text) this.open.at(-1)!.push(text);
-  }
-
-  private inline(inner: () => void): string {
-    const before = this.line;
-    this.line = '';
-    inner();
-    const text = tidy(this.line);
-    this.line = before;
-    return text;
-  }
-
-  private container(inner: () => void): string[] {
-    const blocks: string[] = [];
-    this.open.push(blocks);
-    inner();
-    this.open.pop();
-    return blocks;
+  private lineEnd(): string {
+    const { line, last, broken } = this;
+    this.line = this.last = '';
+    this.broken = false;
+    // What was written last is looked at, not the line: to look into that would copy it together.
+    return broken || BLANK.has(last.charCodeAt(last.length - 1)) ? tidy(line) : line;
   }
 
   private aligned(align: readonly Alignment[]): string {
     const width = (text: string) => [...text].length;
-    const widths = align.map((_, i) => Math.max(0, ...this.rows.map((row) => width(row.cells[i] ?? ''))));
+    const widths = align.map((_, i) => Math.max(0, ...this.rows.map((row) => width(row[i] ?? ''))));
     return this.rows
-      .map(({ cells }) =>
+      .map((cells) =>
         widths
           .map((wide, i) => {
             const space = wide - width(cells[i] ?? '');
@@ -162,15 +201,31 @@ export class TextWriter implements PageWriter {
 
 /** Without spaces at the ends of lines, and without empty lines around. Most text has none, which is told quickly. */
 function tidy(text: string): string {
-  const clean = !/^\n|[ \t\n]$/.test(text) && !text.includes(' \n') && !text.includes('\t\n');
+  if (!text) return text;
+  const last = text.charCodeAt(text.length - 1);
+  const clean =
+    text.charCodeAt(0) !== BREAK &&
+    last !== BREAK &&
+    last !== SPACE &&
+    last !== TAB &&
+    (!text.includes('\n') || (!text.includes(' \n') && !text.includes('\t\n')));
   return clean ? text : text.replace(/[ \t]+$/gm, '').replace(/^\n+|\n+$/g, '');
 }
 
-function indent(text: string, first: string, rest: string): string {
-  if (!text.includes('\n')) return (first + text).trimEnd();
+const BLANK = new Set([NaN, 9, 10, 32]);
+const TAB = 9;
+const BREAK = 10;
+const SPACE = 32;
+
+function indent({ text, broken }: Container, first: string, rest: string): string {
+  if (!broken) return text ? first + text : first.trimEnd();
   return text
     .split('\n')
     .map((line, i) => (i === 0 ? first : line ? rest : rest.trimEnd()) + line)
     .join('\n')
     .trimEnd();
+}
+
+function container(separator: Container['separator']): Container {
+  return { text: '', separator, broken: false, number: -1 };
 }

@@ -1,12 +1,17 @@
 import type { Alignment, Mark, Style } from '../../template/document';
 import type { HoleKind } from '../filled';
+import { escapeHtml } from './escape';
 
 /** A link as it will stand in a letter; the address has passed safeAddress. */
 export interface LinkLook {
+  type: 'link';
   address: string;
   button: boolean;
   styles: readonly Style[];
 }
+
+/** How words are set off. A signature looks like other words; a mail's text says where it begins. */
+export type MarkLook = Exclude<Mark, { type: 'link' }> | LinkLook | { type: 'signature' };
 
 export interface ImageLook {
   source: string;
@@ -16,22 +21,37 @@ export interface ImageLook {
   styles?: readonly Style[];
 }
 
-export interface ListLook {
-  ordered: boolean;
-  start: number;
-  tight: boolean;
+/** A block of a page that holds words or blocks. */
+export type BlockLook =
+  | { type: 'paragraph' | 'quote' | 'item' | 'cell' | 'code' }
+  | { type: 'heading'; level: number }
+  | { type: 'list'; ordered: boolean; start: number; tight: boolean }
+  | { type: 'table'; align: readonly Alignment[] }
+  | { type: 'row'; header: boolean }
+  | { type: 'styled'; styles: readonly Style[] };
+
+/** Words of a template, looked at once and not at each filling. */
+export interface Literal {
+  plain: string;
+  html: string;
+  /** whether there are line breaks among them */
+  broken: boolean;
+}
+
+export function literal(plain: string): Literal {
+  return { plain, html: escapeHtml(plain), broken: plain.includes('\n') };
 }
 
 /** Takes the words of a line: a subject, a heading, a paragraph, a cell. */
 export interface WordWriter {
-  /** words of the template: as they are, and escaped for HTML */
-  literal(plain: string, html: string): void;
+  literal(words: Literal): void;
   /** a value: escaped here, and never read as anything but words */
   value(text: string): void;
   lineBreak(): void;
-  marked(mark: Exclude<Mark, { type: 'link' }>, inner: () => void): void;
-  link(look: LinkLook, inner: () => void): void;
   image(look: ImageLook): void;
+  /** what is written until its end stands under the mark */
+  beginMark(mark: MarkLook): void;
+  endMark(mark: MarkLook): void;
   /** what is written until its end is what a field says; `id` is that of its note */
   beginValue(id: string): void;
   endValue(id: string): void;
@@ -45,18 +65,11 @@ export function holeInWords(kind: HoleKind, label: string): string {
 }
 
 /**
- * Takes the blocks of a page. Each block calls `inner` while it is open; `id` names the place in the letter.
+ * Takes the blocks of a page. What is written between the beginning and the end of a block stands in it; `id` names
+ * the place in the letter.
  */
 export interface PageWriter extends WordWriter {
-  paragraph(id: string, inner: () => void): void;
-  heading(id: string, level: number, inner: () => void): void;
+  beginBlock(id: string, block: BlockLook): void;
+  endBlock(block: BlockLook): void;
   rule(id: string): void;
-  quote(id: string, inner: () => void): void;
-  list(id: string, look: ListLook, inner: () => void): void;
-  item(id: string, inner: () => void): void;
-  table(id: string, align: readonly Alignment[], inner: () => void): void;
-  row(id: string, header: boolean, inner: () => void): void;
-  cell(inner: () => void): void;
-  code(id: string, inner: () => void): void;
-  styled(id: string, styles: readonly Style[], inner: () => void): void;
 }

@@ -14,6 +14,12 @@ it('every field has words for whoever looks for it', () => {
   }
 });
 
+it('no field is called what every object has: records are asked for their fields by name', () => {
+  for (const kind of RECORD_KINDS) {
+    for (const key of CATALOGUE[kind].keys()) expect(key in {}, `${kind}.${key}`).toBe(false);
+  }
+});
+
 /** Stored, and worked out where they are left out. */
 const STORED_BUT_NEVER_MISSING = new Set([
   'member.full_name',

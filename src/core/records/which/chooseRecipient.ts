@@ -33,7 +33,7 @@ export function recipientOf(
       : undefined) ??
     take(using('main'), 'the main contact') ??
     take(contacts[0], contacts.length === 1 ? 'the only contact' : 'the first contact') ??
-    choice(itself, 'the client', all)
+    choice(itself, book.clients.has(client.key) ? 'the client' : 'whoever asked', all)
   );
 }
 

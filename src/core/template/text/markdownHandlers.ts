@@ -76,5 +76,11 @@ export const tagLinesStandClose: Join = (left, right) => {
   const [l, r] = [left, right] as unknown as [TagLineOut, TagLineOut];
   if (l.type === 'tagLine' && (l.side === 'opens' || l.side === 'between')) return 0;
   if (r.type === 'tagLine' && (r.side === 'closes' || r.side === 'between')) return 0;
+  if (l.type === 'tagLine' && l.side === 'alone' && right.type === 'paragraph') return 1;
+  // So would a tag, or a table, right below a table.
+  if ((left.type as string) === 'pipeTable') return 1;
+  // Words right below a quotation or a list would go on in it.
+  const holdsOn = left.type === 'blockquote' || left.type === 'list';
+  if (holdsOn && (right.type === 'paragraph' || (right.type as string) === 'pipeTable')) return 1;
   return undefined;
 };

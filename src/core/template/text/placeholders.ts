@@ -113,6 +113,11 @@ const DELIMITER = /^[ >]*\|?[ \t]*:?-+:?[ \t]*(?:\|[ \t]*:?-+:?[ \t]*)*\|?[ \t]*
 const ROW = new RegExp(String.raw`^${CONTAINERS}\|`);
 const PREFIX = new RegExp(`^${CONTAINERS}`);
 
+/** A line that is a block of its own: a heading, a rule, a fence. */
+const ENDS = /^[ >]*(?:(?:[-*+]|\d+[.)]) +)*(?:#{1,6}(?:[ \t]|$)|(?:[-*_][ \t]*){3,}$|`{3}|~{3})/;
+/** A line that begins a block, so that the words above do not go on in it. */
+const BEGINS = /^[ >]*(?:[-*+](?:[ \t]|$)|\d+[.)](?:[ \t]|$)|\||=+[ \t]*$|-+[ \t]*$)/;
+
 /**
  * A tag alone on its line goes on with the table above it when a row follows or it closes what was opened in the
  * table; otherwise the table ends there, for which Markdown wants a blank line.
@@ -128,11 +133,15 @@ function tellBlocks(text: string, held: readonly Held[]): { text: string; notBlo
     const one = held[index];
     return one?.kind === 'tag' && mayStandAlone(one.tag) ? { index, tag: one.tag } : undefined;
   };
-  const isWords = (i: number) => Boolean(lines[i]?.trim()) && !aloneOn(lines[i]);
+  const isWords = (i: number) => Boolean(lines[i]?.trim()) && !aloneOn(lines[i]) && !ENDS.test(lines[i]!);
+  const goesOn = (i: number) => isWords(i) && !BEGINS.test(lines[i]!);
+  const quoted = (i: number) => /^(?:[ \t]*>)*/.exec(lines[i] ?? '')![0].replace(/[^>]/g, '').length;
   let table = false;
   let depth = 0;
   lines.forEach((line, i) => {
     const alone = aloneOn(line);
+    // Another item ends the table in the one before.
+    if (/^[ \t>]*(?:[-*+]|\d+[.)])[ \t]/.test(line)) table = false;
     if (!table) {
       table = DELIMITER.test(line) && line.includes('|') && ROW.test(lines[i - 1] ?? '');
       depth = 0;
@@ -141,16 +150,27 @@ function tellBlocks(text: string, held: readonly Held[]): { text: string; notBlo
       while (aloneOn(lines[next])) next++;
       const opens = alone.tag.type === 'open' || alone.tag.type === 'open when';
       const closes = alone.tag.type === 'close' || alone.tag.type === 'close when';
-      const rowFollows = ROW.test(lines[next] ?? '');
-      if (opens ? rowFollows : depth > 0 || (!closes && rowFollows)) {
+      const isComment = alone.tag.type === 'comment';
+      // A row behind a list's mark is the head of another table.
+      const rowFollows = /^[ \t>]*\|/.test(lines[next] ?? '');
+      // What was opened in the table ends there; a passage is no row.
+      const inTable = opens ? rowFollows : depth > 0 || (isComment && rowFollows);
+      if (inTable && alone.tag.type !== 'passage') {
         depth += opens ? 1 : closes ? -1 : 0;
         notBlocks.add(alone.index);
       } else {
-        out.push('');
+        // The blank line of a quotation has its marks.
+        out.push(/^(?:[ \t]*>)*/.exec(line)![0]);
         table = false;
       }
     } else if (!ROW.test(line)) table = false;
-    if (!table && alone?.tag.type === 'comment' && isWords(i - 1) && isWords(i + 1))
+    if (
+      !table &&
+      alone?.tag.type === 'comment' &&
+      isWords(i - 1) &&
+      goesOn(i + 1) &&
+      quoted(i) === quoted(i + 1)
+    )
       notBlocks.add(alone.index);
     out.push(line);
   });

@@ -14,7 +14,7 @@ function printInline(node: Inline, write: (tag: Tag) => string): string {
   const inside = (nodes: Inline[]) => printLine(nodes, write);
   switch (node.type) {
     case 'text':
-      return node.text.replaceAll('{{', '\\{{');
+      return escapedBraces(node.text);
     case 'break':
       return ' ';
     case 'image':
@@ -28,6 +28,17 @@ function printInline(node: Inline, write: (tag: Tag) => string): string {
     default:
       return write(node);
   }
+}
+
+/**
+ * A text with each `{{` in it written `\{{`. Of an odd number of braces the single one stands first: behind a pair it
+ * would make a tag's braces three.
+ */
+export function escapedBraces(text: string): string {
+  return text.replace(
+    /\{{2,}/g,
+    (braces) => (braces.length % 2 ? '{' : '') + '\\{{'.repeat(braces.length >> 1),
+  );
 }
 
 /** The opening tag of a section or condition. */

@@ -19,7 +19,7 @@ import { isEscaped } from '../tags/scanTags';
 import type { Tag } from '../tags/tag';
 import { HANDLERS, tagLinesStandClose, type Span, type TableOut, type TagLineOut } from './markdownHandlers';
 import { heldIndex, placeholder, PLACEHOLDERS } from './placeholders';
-import { openingOf, printLine } from './printLine';
+import { escapedBraces, openingOf, printLine } from './printLine';
 import { printAttributes } from './readAttributes';
 import { attentionHolds, firstChar, lastChar, type Edges } from './wordEdges';
 
@@ -31,27 +31,34 @@ export function printMarkdown(document: TemplateDocument): string {
     return placeholder(raw.length - 1);
   };
   const tree = { type: 'root', children: new TreeBuilder(hold).blocks(document.content) } as Nodes;
-  const text = toMarkdown(tree, {
-    bullet: '-',
-    emphasis: '*',
-    listItemIndent: 'one',
-    rule: '-',
-    fences: true,
-    handlers: HANDLERS as Record<string, Handle>,
-    join: [tagLinesStandClose],
-    unsafe: [
-      { character: '{', before: '[\\])]', inConstruct: 'phrasing' },
-      { atBreak: true, character: ':', after: ':' },
-      { character: '|', inConstruct: 'tableCell' },
-      { character: '\n', inConstruct: 'tableCell' },
-      { atBreak: true, character: '|' },
-      { atBreak: true, character: '-', after: '[:|-]' },
-    ],
-  });
+  // A tag beside asterisks may come as its character's number: then these are none, but the tag stays.
+  const text = unnumbered(
+    toMarkdown(tree, {
+      bullet: '-',
+      emphasis: '*',
+      listItemIndent: 'one',
+      rule: '-',
+      fences: true,
+      handlers: HANDLERS as Record<string, Handle>,
+      join: [tagLinesStandClose],
+      unsafe: [
+        { character: '{', before: '[\\])]', inConstruct: 'phrasing' },
+        { atBreak: true, character: ':', after: ':' },
+        { character: '|', inConstruct: 'tableCell' },
+        { character: '\n', inConstruct: 'tableCell' },
+        { atBreak: true, character: '|' },
+        { atBreak: true, character: '-', after: '[:|-]' },
+      ],
+    }),
+  );
   return text.replace(PLACEHOLDERS, (char, _, offset: number) => {
     const written = raw[heldIndex(char)!] ?? char;
     return isEscaped(text, offset) ? `\\${written}` : written;
   });
+}
+
+function unnumbered(text: string): string {
+  return text.replace(/&#x(10[0-9A-F]{4});/g, (_, code: string) => String.fromCodePoint(parseInt(code, 16)));
 }
 
 /** Makes the Markdown tree of a document; tags become placeholders, so that nothing in them is escaped. */
@@ -136,7 +143,8 @@ class TreeBuilder {
   }
 
   private line(value: string, side: TagLineOut['side']): RootContent {
-    return { type: 'tagLine', value, side } as never;
+    // A list may begin with it, whose first child is asked for its children.
+    return { type: 'tagLine', value, side, children: [{ type: 'text', value }] } as never;
   }
 
   private table({ align, header, content }: Table): TableOut {
@@ -167,20 +175,26 @@ class TreeBuilder {
     return cells.map((cell) => this.words(cell.content));
   }
 
-  /** Wraps runs that share a mark, the longest run outermost. */
-  private words(nodes: readonly Inline[]): PhrasingContent[] {
+  /**
+   * Wraps runs that share a mark, the longest run outermost.
+   * @param beside what stands at both ends: a tag, a bracket, nothing
+   */
+  private words(nodes: readonly Inline[], beside: Beside = NOTHING): PhrasingContent[] {
     const out: PhrasingContent[] = [];
     for (let at = 0; at < nodes.length;) {
       const { mark, length } = longestRun(nodes, at);
       if (!mark) {
-        this.unmarked(nodes[at]!, out);
+        const next = nodes[at + 1];
+        this.unmarked(nodes[at]!, out, next ? isTag(next) : beside.after === TAG);
         at++;
         continue;
       }
       const run = nodes.slice(at, at + length);
       const bare = run.map((node) => withoutMark(node, markKey(mark)));
-      const children = this.words(bare);
-      const edges = { before: lastChar(nodes[at - 1]), after: firstChar(nodes[at + length]), run: bare };
+      const children = this.words(bare, mark.type === 'link' || mark.type === 'style' ? BRACKETS : NOTHING);
+      const before = at > 0 ? lastChar(nodes[at - 1]) : beside.before;
+      const after = at + length < nodes.length ? firstChar(nodes[at + length]) : beside.after;
+      const edges = { before, after, run: bare };
       out.push(this.wrap(mark, children, edges));
       at += length;
     }
@@ -205,12 +219,14 @@ class TreeBuilder {
     return { type: 'span', styles: [style], children };
   }
 
-  private unmarked(node: Inline, out: PhrasingContent[]): void {
+  private unmarked(node: Inline, out: PhrasingContent[], tagFollows: boolean): void {
     switch (node.type) {
       case 'text':
-        for (const [i, part] of node.text.split('{{').entries()) {
-          if (i > 0) text(out, this.hold('\\{{'));
-          text(out, part);
+        for (const part of escapedBraces(node.text).split(/(\\\{\{|(?<!\{)\{$)/)) {
+          if (part === '\\{{') text(out, this.hold(part));
+          // The braces of a tag that follows would become three.
+          else if (part === '{' && tagFollows) text(out, this.hold('&#123;'));
+          else text(out, part);
         }
         return;
       case 'break':
@@ -228,15 +244,15 @@ class TreeBuilder {
       }
       case 'section':
         text(out, openingOf(node, this.tag));
-        out.push(...this.words(node.content));
+        out.push(...this.words(node.content, TAGS));
         text(out, this.tag({ type: 'close', path: node.path }));
         return;
       case 'when':
         text(out, openingOf(node, this.tag));
-        out.push(...this.words(node.content));
+        out.push(...this.words(node.content, TAGS));
         if (node.otherwise) {
           text(out, this.tag({ type: 'otherwise' }));
-          out.push(...this.words(node.otherwise));
+          out.push(...this.words(node.otherwise, TAGS));
         }
         text(out, this.tag({ type: 'close when' }));
         return;
@@ -244,6 +260,22 @@ class TreeBuilder {
         text(out, this.tag(node));
     }
   }
+}
+
+interface Beside {
+  before: string;
+  after: string;
+}
+
+/** A tag counts as a letter. */
+const TAG = 'x';
+const NOTHING: Beside = { before: '', after: '' };
+const TAGS: Beside = { before: TAG, after: TAG };
+const BRACKETS: Beside = { before: '[', after: ']' };
+
+/** Whether what comes begins with the braces of a tag. */
+function isTag({ type, marks }: Inline & { marks?: Mark[] }): boolean {
+  return !marks?.length && type !== 'text' && type !== 'break' && type !== 'image';
 }
 
 function text(out: PhrasingContent[], value: string): void {

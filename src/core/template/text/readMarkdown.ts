@@ -2,7 +2,7 @@ import type { Nodes, Parents, RootContent, Table as MarkdownTable, List as Markd
 import { fromMarkdown } from 'mdast-util-from-markdown';
 import { gfmTableFromMarkdown } from 'mdast-util-gfm-table';
 import { gfmTable } from 'micromark-extension-gfm-table';
-import type { Block, ListItem, Table, TableRow, TemplateDocument } from '../document';
+import type { Block, Inline, ListItem, Table, TableRow, TemplateDocument, Text } from '../document';
 import type { PlaceFinder, Places, Problem } from '../../problems/problem';
 import { mayStandAlone, type StructureTag } from '../tags/tag';
 import { gatherLists } from './gatherLists';
@@ -53,10 +53,10 @@ export function readMarkdown(
     return gatherLists(pairTags(run, places, problems) as Block[], markers);
   }
 
-  function block(node: RootContent, depth: number): Block | StructureTag | undefined {
+  function block(node: RootContent, depth: number): Block | StructureTag | Block[] | undefined {
     switch (node.type) {
       case 'paragraph':
-        return { type: 'paragraph', content: words.read(node.children) };
+        return commentsApart(words.read(node.children));
       case 'heading':
         return { type: 'heading', level: node.depth, content: words.read(node.children) };
       case 'thematicBreak':
@@ -123,6 +123,27 @@ export function readMarkdown(
     }
     return tag;
   }
+}
+
+/** A comment on a line of its own above or below the words of a paragraph is no part of it. */
+function commentsApart(content: Inline[]): Block[] {
+  const [above, below]: [Block[], Block[]] = [[], []];
+  const words = [...content];
+  for (;;) {
+    const [first, second] = words;
+    const [before, last] = [words.at(-2), words.at(-1)];
+    if (first?.type === 'comment' && second?.type === 'text' && second.text.startsWith('\n')) {
+      above.push(first);
+      words.splice(0, 2, ...shortened(second, second.text.slice(1)));
+    } else if (last?.type === 'comment' && before?.type === 'text' && before.text.endsWith('\n')) {
+      below.unshift(last);
+      words.splice(-2, 2, ...shortened(before, before.text.slice(0, -1)));
+    } else return [...above, { type: 'paragraph', content: words }, ...below];
+  }
+}
+
+function shortened(node: Text, text: string): Text[] {
+  return text ? [{ ...node, text }] : [];
 }
 
 /** Whether a blank line stands between any two neighbours. */

@@ -2,7 +2,7 @@ import type { Image as MarkdownImage, Link as MarkdownLink, PhrasingContent } fr
 import type { Break, Image, Inline, Line, Mark, Text } from '../document';
 import { sortMarks } from '../marks';
 import type { PlaceFinder, Places, Problem } from '../../problems/problem';
-import { isStructure, type StructureTag } from '../tags/tag';
+import { isStructure, type StructureTag, type Tag } from '../tags/tag';
 import { pairTags } from './pairTags';
 import { heldIndex, PLACEHOLDERS, type Held } from './placeholders';
 import { readAttributes, type Attributes } from './readAttributes';
@@ -33,15 +33,25 @@ export class WordReader {
     return this.inline(this.pieces(nodes), marks);
   }
 
-  /** Words in which Markdown means nothing: fields are filled, all else stands as written. */
+  /** Words in which Markdown means nothing: fields are filled, a literal `{{` is one, all else stands as written. */
   readVerbatim(text: string, marks: readonly Mark[] = []): Line {
     const run: (Inline | StructureTag)[] = [];
     for (const part of text.split(PLACEHOLDERS)) {
       const one = this.heldBy(part);
-      if (one?.kind === 'tag') run.push(isStructure(one.tag) ? one.tag : marked(one.tag, marks));
-      else appendText(run, one ? one.raw : part, marks);
+      if (one?.kind === 'tag') {
+        const tag = this.another(one.tag);
+        run.push(isStructure(tag) ? tag : marked(tag, marks));
+      } else appendText(run, one ? (one.raw === '\\{{' ? '{{' : one.raw) : part, marks);
     }
     return pairTags(run, this.places, this.problems);
+  }
+
+  /** An address that is its own words is read twice: a tag in it must not be the same node in both places. */
+  private another(tag: Tag): Tag {
+    const copy = { ...tag };
+    const place = this.places.get(tag);
+    if (place) this.places.set(copy, place);
+    return copy;
   }
 
   private pieces(nodes: readonly PhrasingContent[]): Piece[] {

@@ -4,6 +4,7 @@ import type { Block, Inline, Mark, TemplateDocument } from '../document';
 import { sortMarks } from '../marks';
 import { LineIndex } from '../../problems/problem';
 import { printMarkdown } from './printMarkdown';
+import { joined } from '../visual/fromVisual';
 import { readMarkdown } from './readMarkdown';
 
 function read(text: string): TemplateDocument {
@@ -75,13 +76,13 @@ describe('any document that is printed and read is the same document', () => {
             path: 'a',
             steps: [],
             inverted: false,
-            content: merged(content),
+            content: joined(content),
           })),
         },
       ),
       { minLength: 1, maxLength: 4 },
     )
-    .map(merged);
+    .map(joined);
   const { block } = fc.letrec<{ block: Block }>((tie) => ({
     block: fc.oneof(
       { maxDepth: 2, withCrossShrink: true },
@@ -161,19 +162,3 @@ describe('any document that is printed and read is the same document', () => {
     );
   });
 });
-
-/** Neighbouring text with the same marks is one text. */
-function merged(nodes: Inline[]): Inline[] {
-  const out: Inline[] = [];
-  for (const node of nodes) {
-    const last = out.at(-1);
-    if (
-      node.type === 'text' &&
-      last?.type === 'text' &&
-      JSON.stringify(last.marks) === JSON.stringify(node.marks)
-    ) {
-      out[out.length - 1] = { ...last, text: last.text + node.text };
-    } else out.push(node);
-  }
-  return out;
-}

@@ -1,0 +1,576 @@
+import { readdir } from 'node:fs/promises';
+import path from 'node:path';
+import { expect, it } from 'vitest';
+import { answer, DATA, demonstration } from './test/fillDemonstration';
+
+const FREE = answer('First free day', '2026-12-07');
+const TWO_FREE = [...answer('One free day', '2026-12-07'), ...answer('Another free day', '2026-12-08')];
+const OLD = answer('The old day', '2026-11-20');
+const NEWS = answer('What there is to tell', 'All goes well.');
+const NOTE = [...answer('Subject', 'A word'), ...answer('Your words', 'The key is under the mat.')];
+
+type Case = [
+  template: string,
+  from: string,
+  answers: string[],
+  subject: string,
+  facts: string[],
+  absent?: string[],
+];
+
+const CASES: Case[] = [
+  [
+    'enquiries-thank-you-for-asking',
+    'enquiry:e1',
+    FREE,
+    'Your tuning visit',
+    ['Hello Bram,', 'You would like 4 December 2026 or 5 December 2026.', 'Monday, 7 December 2026.'],
+  ],
+  [
+    'enquiries-thank-you-for-asking',
+    'enquiry:e2',
+    FREE,
+    'Your concert tuning',
+    ['Hello Silvio,', 'You would like 30 November 2026.'],
+  ],
+  [
+    'enquiries-thank-you-for-asking',
+    'enquiry:e5',
+    FREE,
+    'Your piano moving',
+    ['Hello Lorcan,', 'You would like a day soon.'],
+  ],
+  [
+    'enquiries-that-day-is-taken',
+    'enquiry:e3',
+    TWO_FREE,
+    'Another day for your action repair?',
+    ['Hello Harriet,', '7 December 2026, 8 December 2026 and 9 December 2026 are taken'],
+  ],
+  [
+    'enquiries-that-day-is-taken',
+    'enquiry:e2',
+    TWO_FREE,
+    'Another day for your concert tuning?',
+    ['30 November 2026 is taken', 'Monday, 7 December 2026 or Tuesday, 8 December 2026'],
+  ],
+  [
+    'enquiries-that-day-is-taken',
+    'enquiry:e1',
+    TWO_FREE,
+    'Another day for your tuning visit?',
+    ['4 December 2026 and 5 December 2026 are taken'],
+  ],
+  [
+    'visits-visit-confirmed',
+    'booking:b-hartigan',
+    [],
+    'Tuning visit on 26 November',
+    [
+      'Hello Oda,',
+      'Thursday, 26 November 2026 at 09:30',
+      'It takes 1 hour 30 minutes, and Teo comes to 4 Chandlers Row, Saltby, LK2 4QB.',
+      '- the upright in the front room, by Tesslund',
+      'The price is £78,',
+      'Please leave the lid clear',
+    ],
+  ],
+  [
+    'visits-visit-confirmed',
+    'booking:b-college',
+    [],
+    'Regulation on 4 December',
+    [
+      'Hello Farah,',
+      'Friday, 4 December 2026 at 09:00',
+      '4 hours',
+      '- the upright in practice room 3, by Corviston',
+      '£220',
+    ],
+  ],
+  [
+    'visits-visit-confirmed',
+    'booking:b-reyes',
+    [],
+    'Workshop visit on 7 December',
+    [
+      'Hello Ada and Tom,',
+      'Imke comes to The Old Net Loft, 6 Quay Lane, Saltby, LK2 4AA.',
+      '- the drawing-room grand, by Bellandine',
+    ],
+    ['The price is'],
+  ],
+  [
+    'visits-visit-tomorrow',
+    'booking:b-hartigan',
+    [],
+    'Tuning visit tomorrow',
+    ['Teo comes tomorrow, Thursday, at 09:30.', 'Please fill the tank'],
+  ],
+  [
+    'visits-visit-tomorrow',
+    'booking:b-delacruz',
+    [],
+    'Tuning visit tomorrow',
+    ['Hello Marta,', 'at 13:00', 'Please fill the tank'],
+  ],
+  [
+    'visits-visit-tomorrow',
+    'booking:b-saltbyschool',
+    [],
+    'Tuning visit in 7 days',
+    ['Hello Greta,', 'Wednesday, at 09:30'],
+    ['Please fill the tank'],
+  ],
+  [
+    'visits-we-had-to-move-your-visit',
+    'booking:b-obriain',
+    OLD,
+    'A new day for your voicing',
+    ['Hello Caoimhe,', 'Friday, 20 November 2026', 'Friday, 27 November 2026 at 10:00', '07700 900144'],
+  ],
+  [
+    'visits-we-had-to-move-your-visit',
+    'booking:b-saltbyschool',
+    OLD,
+    'A new day for your tuning visit',
+    ['Wednesday, 2 December 2026 at 09:30', '07700 900145', 'Teo Marsh'],
+  ],
+  [
+    'visits-we-had-to-move-your-visit',
+    'booking:b-quayarts',
+    OLD,
+    'A new day for your concert tuning',
+    ['Hello Silvio,', 'Monday, 30 November 2026 at 15:00'],
+  ],
+  [
+    'workshop-your-instrument-is-with-us',
+    'project:reyes-restoration',
+    [],
+    'Your instrument is with us',
+    [
+      'the drawing-room grand arrived safely, and the restoration of the drawing-room grand has begun.',
+      'As I write: new bridge fitted, stringing next.',
+      'January 2027',
+    ],
+  ],
+  [
+    'workshop-your-instrument-is-with-us',
+    'project:vollrath-restoration',
+    [],
+    'Your instrument is with us',
+    ['Hello Jannike,', 'der Flügel arrived safely', 'soundboard drying', 'February 2027'],
+  ],
+  [
+    'workshop-your-instrument-is-with-us',
+    'project:latimer-keys',
+    [],
+    'Your instrument is with us',
+    ['Hello Godfrey,', 'December 2026'],
+  ],
+  [
+    'workshop-how-the-work-is-going',
+    'project:obriain-action',
+    NEWS,
+    'How the action rebuild is coming on',
+    [
+      'action rebuild: hammers shaped, on the bench for voicing.',
+      'All goes well.',
+      'Friday, 27 November 2026 at 10:00',
+    ],
+  ],
+  [
+    'workshop-how-the-work-is-going',
+    'project:stroud-rebuild',
+    NEWS,
+    'How the rebuild of the boathouse upright is coming on',
+    ['Hello Wilfred,', 'We agree on a day'],
+    ['We see each other'],
+  ],
+  [
+    'workshop-how-the-work-is-going',
+    'project:college-regulation',
+    NEWS,
+    'How the regulation of the practice-room uprights is coming on',
+    ['Hello Farah,', 'practice-room uprights.'],
+  ],
+  [
+    'money-invoice-enclosed',
+    'invoice:LPC-1059',
+    [],
+    'Invoice LPC-1059',
+    [
+      'Humidity check                   £48.00',
+      'Pad set for the humidity system  £34.80',
+      'Total                            £82.80',
+      'Sunday, 6 December 2026',
+      'Sort code 00-00-00',
+      'Pay online (https://pay.larkfield.example/lpc-1059)',
+    ],
+  ],
+  [
+    'money-invoice-enclosed',
+    'invoice:LPC-1058',
+    [],
+    'Invoice LPC-1058',
+    ['Hello Dez,', '£85.50'],
+    ['for the'],
+  ],
+  [
+    'money-invoice-enclosed',
+    'invoice:LPC-1048',
+    [],
+    'Invoice LPC-1048',
+    ['Hello Hale,', 'for the regulation of the practice-room uprights', '£1,284.00'],
+  ],
+  [
+    'money-first-reminder',
+    'invoice:LPC-1048',
+    [],
+    'Invoice LPC-1048 is still open',
+    [
+      '£642.00 is still to come',
+      '1 November 2026, 24 days ago',
+      'Thank you for the £642.00 that came on 3 October.',
+      '£321.00, now',
+    ],
+  ],
+  [
+    'money-first-reminder',
+    'invoice:LPC-1034',
+    [],
+    'Invoice LPC-1034 is still open',
+    ['Hello Joost,', '£78.00 is still to come', '63 days ago'],
+    ['Thank you for the'],
+  ],
+  [
+    'money-first-reminder',
+    'invoice:LPC-1056',
+    [],
+    'Invoice LPC-1056 is still open',
+    ['Hello Wen,', '2 days ago'],
+  ],
+  [
+    'money-statement-of-account',
+    'client:college',
+    [],
+    'Where your account stands on 25 November 2026',
+    [
+      'LPC-1048  1 November      £642.00',
+      'LPC-1052  16 November      £96.00',
+      'Together                  £738.00',
+    ],
+  ],
+  [
+    'money-statement-of-account',
+    'client:reyes',
+    [],
+    'Where your account stands on 25 November 2026',
+    ['LPC-1053', '£3,820.00'],
+  ],
+  [
+    'money-statement-of-account',
+    'client:ashdown',
+    [],
+    'Where your account stands on 25 November 2026',
+    ['nothing is open on your account today. Thank you.'],
+    ['Together'],
+  ],
+  [
+    'afterwards-thank-you-and-a-question',
+    'project:calder-strings',
+    [],
+    'Thank you for the bass strings',
+    ['Hello Mr and Mrs Calder,', 'our review page (https://larkfield.example/say)'],
+  ],
+  [
+    'afterwards-thank-you-and-a-question',
+    'project:tideline-voicing',
+    [],
+    'Thank you for the voicing for the winter sessions',
+    ['Hello Anouk,'],
+  ],
+  [
+    'afterwards-thank-you-and-a-question',
+    'project:dunmore-move',
+    [],
+    'Thank you for the move to the new house',
+    ['Hello Alistair,'],
+  ],
+  ['everyday-short-note', 'client:oconnell', NOTE, 'A word', ['Hello Padraig,', 'The key is under the mat.']],
+  ['everyday-short-note', 'client:quist', NOTE, 'A word', ['Hello Mags,']],
+  ['everyday-short-note', 'client:fairhavenhome', NOTE, 'A word', ['Hello Constance,']],
+  [
+    'enquiries-free-days',
+    'enquiry:e1',
+    [...answer('First day', '2026-12-04'), ...answer('Second day', '2026-12-07')],
+    'Two days for your tuning visit',
+    [
+      'thank you for asking yesterday about a tuning visit.',
+      "> we have moved here with my grandmother's upright",
+      'in the morning:',
+      '- Friday, 4 December 2026\n- Monday, 7 December 2026',
+      'about 1.5 hours and costs £78. I keep both days for you until Monday;',
+    ],
+  ],
+  [
+    'enquiries-free-days',
+    'enquiry:e2',
+    [
+      ...answer('First day', '2026-11-30'),
+      ...answer('Second day', '2026-12-01'),
+      ...answer('Part of the day', 'the whole day'),
+      ...answer('Hours', '2'),
+      ...answer('Price', '95.50'),
+    ],
+    'Two days for your concert tuning',
+    ['Hello Silvio,', 'the whole day:', 'about 2 hours and costs £95.50.'],
+  ],
+  [
+    'visits-concert-tuning',
+    'booking:b-quayarts',
+    [],
+    'Concert tuning on Monday at 15:00',
+    [
+      'from 15:00 to 16:30. The room should be quiet all that time, please.',
+      '1. We come to The Granary, Marrow Quay, LK4 1AB.\n2. For the car: loading bay, ring the stage door.\n3. Somebody should let us in at 14:45.',
+      'Instrument       By       Pitch last time\nthe stage grand  Ansgard              442',
+      'If the programme changes, ring us, also late.',
+    ],
+  ],
+  [
+    'visits-concert-tuning',
+    'booking:b57',
+    answer('Quiet from the start', 'no'),
+    'Concert tuning on Thursday at 16:00',
+    ['The last half hour should be quiet, please.', '2. Please write where we can park.', '07700 900144'],
+  ],
+  [
+    'visits-annual-check',
+    'client:hartigan',
+    [],
+    'Since we last came 9 days ago',
+    [
+      'on 16 November 2026, for the humidity check.',
+      'in November 2027.',
+      'gets new pads then, too: the upright in the front room.',
+      'You are down for Thursday, 26 November 2026 as it is.',
+    ],
+  ],
+  [
+    'visits-annual-check',
+    'client:barrow',
+    [],
+    'Since we last came 2 months ago',
+    ['Hello Tobias,', 'Shall I look for a day?'],
+    ['You are down'],
+  ],
+  [
+    'visits-the-days-we-come',
+    'client:college',
+    [],
+    'The days we come to Thornholt College',
+    [
+      'Day                          From   What for      Who',
+      'Friday, 4 December 2026      09:00  regulation    Imke',
+      'There are five instruments with you that we look after, the hall grand the latest of them.',
+    ],
+  ],
+  [
+    'visits-termin-bestaetigt',
+    'booking:b81',
+    [],
+    'Ihr Termin am 4. Januar',
+    [
+      'Guten Tag Jannike,',
+      'am Montag, 4. Januar 2027 um 11:00 Uhr. Er dauert 1 Stunde',
+      '- der Flügel, von Ostermark',
+    ],
+    ['Der Preis'],
+  ],
+  [
+    'workshop-what-the-work-would-cost',
+    'project:latimer-keys',
+    [...answer('Could begin on', '2026-12-07'), ...answer('What I found', 'Worn to the wood.')],
+    'What the new key tops would cost',
+    [
+      'come to £460, £552.00 with tax. To begin I ask for £138;',
+      '- It takes about six weeks.\n- I could begin on Monday, 7 December 2026.\n- We fetch it and bring it back, with Whitlow Key Makers.\n- Moving costs £120 each way.',
+      'All this holds until 31 December 2026.',
+      'Teo Marsh',
+    ],
+  ],
+  [
+    'workshop-what-the-work-would-cost',
+    'project:stroud-rebuild',
+    [
+      ...answer('Could begin on', '2027-01-11'),
+      ...answer('What I found', 'The frame is sound.'),
+      ...answer('We fetch it', 'no'),
+      ...answer('Weeks', '14'),
+    ],
+    'What the rebuild of the boathouse upright would cost',
+    ['about 14 weeks', '- You bring it to us and fetch it again.'],
+  ],
+  [
+    'workshop-it-is-ready',
+    'project:obriain-action',
+    [],
+    'The action rebuild: ready',
+    [
+      'the action rebuild, ready to be heard after 3.5 hours with you',
+      'Imke comes on Friday, 27 November 2026 at 10:00 to set it up.',
+      '£732.00 is still open (LPC-1057).',
+    ],
+  ],
+  [
+    'workshop-it-is-ready',
+    'project:calder-strings',
+    [],
+    'The bass strings: ready',
+    ['Which day may we bring it? From Friday, 27 November 2026 on'],
+    ['still open'],
+  ],
+  [
+    'workshop-help-with-the-moving',
+    'project:reyes-restoration',
+    ['--to', 'partner:mover', ...answer('Day', '2026-12-03'), ...answer('Steps', '4')],
+    'Moving on 3 December: Overstrand',
+    [
+      'Hello Barnaby,',
+      'on Thursday, 3 December 2026, the client first? It is the drawing-room grand',
+      'Ada and Tom Reyes\n11 Lantern Hill\nOverstrand\nLK1 2TR\n01632 960102',
+      'For the van: in the yard behind the house.',
+      'There are four steps. Nothing else that I know of.',
+    ],
+  ],
+  [
+    'money-second-reminder',
+    'invoice:LPC-1048',
+    [],
+    'Invoice LPC-1048, 24 days over',
+    [
+      'Your £642.00 of 3 October 2026 is taken off already.',
+      'Please pay by Wednesday, 2 December 2026,',
+      'You can also ring me.',
+    ],
+  ],
+  [
+    'money-second-reminder',
+    'invoice:LPC-1052',
+    answer('Ring me', 'no'),
+    'Invoice LPC-1052, 9 days over',
+    ['Writing is best.'],
+    ['taken off already'],
+  ],
+  [
+    'money-last-reminder',
+    'invoice:LPC-1034',
+    [],
+    'Invoice LPC-1034: please pay by 9 December',
+    [
+      'It was due 63 days ago, on Wednesday, 23 September 2026, and £78.00 of £78.00 is open to this day.',
+      '£26.00 a month over three months',
+    ],
+    ['It is not the only one.'],
+  ],
+  [
+    'money-last-reminder',
+    'invoice:LPC-1048',
+    [],
+    'Invoice LPC-1048: please pay by 9 December',
+    ['Together with LPC-1048 and LPC-1052 you owe us £738.00.', '£214.00 a month'],
+  ],
+  [
+    'money-payment-plan',
+    'invoice:LPC-1053',
+    [],
+    'Invoice LPC-1053 in three parts',
+    [
+      'you pay the £6,420.00 of invoice LPC-1053 in three parts:',
+      'Due                  Amount  Still open\n28 October 2026      £2,000          £0\n30 November 2026     £2,000      £1,400\n4 January 2027       £2,420      £2,420\nTogether          £6,420.00   £3,820.00',
+      'The next part, £1,400, is due in 5 days, on Monday, 30 November 2026.',
+      'Pay online (https://pay.larkfield.example/lpc-1053)',
+    ],
+  ],
+  [
+    'money-payment-plan',
+    'invoice:LPC-1048',
+    [],
+    'Invoice LPC-1048',
+    ['in parts, if that is easier.'],
+    ['The next part, '],
+  ],
+  [
+    'money-paid-with-thanks',
+    'invoice:LPC-1053',
+    [],
+    'invoice LPC-1053',
+    [
+      'Paid on     By                Amount\n26/10/2026  bank transfer  £2,000.00',
+      '£3,820.00 is left, due by 4 January 2027.',
+    ],
+  ],
+  [
+    'money-paid-with-thanks',
+    'invoice:LPC-1030',
+    [],
+    'Paid in full: invoice LPC-1030',
+    ['thank you: £78.00 for invoice LPC-1030 came on 9 September.', 'That settles it.'],
+    ['Together'],
+  ],
+  [
+    'afterwards-looking-after-it',
+    'booking:b01',
+    [],
+    'After the tuning visit: looking after the upright in the front room',
+    [
+      'Larkfield Piano Care\n\nHello Oda,',
+      'What you can do\n\n1. Keep the air',
+      'when its yellow light comes on, it wants water.',
+      'All of it on one page (https://larkfield.example/care)',
+      'again in July 2027.',
+    ],
+  ],
+  [
+    'everyday-we-are-away',
+    'client:hartigan',
+    [...answer('First day away', '2026-12-23'), ...answer('Last day away', '2027-01-01')],
+    'We are away from 23 December',
+    [
+      'From Monday, 4 January 2027 we are there again.',
+      'Your tuning visit on Thursday, 26 November 2026 stays as it is.',
+      'If something cannot wait, write before then.',
+      'Runa looks at the letters once a day.',
+    ],
+  ],
+  [
+    'everyday-we-are-away',
+    'client:quist',
+    [
+      ...answer('First day away', '2026-11-25'),
+      ...answer('Last day away', '2026-11-27'),
+      ...answer('Who looks at the letters', 'nobody'),
+      ...answer('How often', 'before Monday'),
+    ],
+    'We are away from 25 November',
+    ['From Monday, 30 November 2026', 'nobody looks at the letters before Monday.'],
+    ['If something cannot wait'],
+  ],
+];
+
+it.each(CASES)('%s from %s', async (template, from, answers, subject, facts, absent = []) => {
+  const { code, out, err } = await demonstration(template, from, ...answers, '--as', 'json');
+  expect([code, err]).toEqual([0, '']);
+  const filled = JSON.parse(out) as { subject: string; text: string; holes: unknown[] };
+  expect(filled.subject).toBe(subject);
+  expect(filled.holes).toEqual([]);
+  for (const fact of facts) expect(filled.text).toContain(fact);
+  for (const words of absent) expect(filled.text).not.toContain(words);
+});
+
+it('every template of the demonstration is filled', async () => {
+  const names = (await readdir(path.join(DATA, 'templates'))).map((name) => path.basename(name, '.md'));
+  expect([...new Set(CASES.map(([template]) => template))].sort()).toEqual(names.sort());
+  expect(names).toHaveLength(26);
+});

@@ -1,0 +1,156 @@
+import { parseMail } from '@protontech/jsmimeparser';
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { compose, type OutgoingLetter } from './compose';
+
+const PNG = Buffer.from(
+  'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==',
+  'base64',
+);
+
+const letter = (more: Partial<OutgoingLetter> = {}): OutgoingLetter => ({
+  date: new Date('2026-11-25T09:00:00Z'),
+  from: { name: 'Imke Sandoval', address: 'imke@larkfield.example' },
+  to: [{ name: 'Oda Hartigan', address: 'oda@hartigan.example' }],
+  copies: [],
+  subject: 'Invoice K-101',
+  text: 'Hello Oda,\n\nhere it is.\n',
+  html: '<p>Hello Oda,</p><p>here it is.</p>',
+  language: 'en-GB',
+  pictures: new Map(),
+  ...more,
+});
+
+const bytesOf = async (more: Partial<OutgoingLetter> = {}) =>
+  (await compose(letter(more))).toString('latin1');
+
+/** What a parser that shares nothing with the composer reads. */
+const read = async (more: Partial<OutgoingLetter> = {}) =>
+  parseMail(await compose(letter(more)).then((bytes) => bytes.toString('utf8')));
+
+/** Each header as it stands, its folds with it. */
+function headersOf(raw: string): string[] {
+  return raw.slice(0, raw.indexOf('\r\n\r\n')).split(/\r\n(?![ \t])/);
+}
+
+describe('a message', () => {
+  it('has every header that RFC 5322 asks for, once', async () => {
+    const names = headersOf(
+      await bytesOf({ messageId: '<1@larkfield.example>', replyTo: 'office@larkfield.example' }),
+    )
+      .map((header) => header.slice(0, header.indexOf(':')).toLowerCase())
+      .sort();
+    expect(names).toEqual(
+      ['content-type', 'date', 'from', 'message-id', 'mime-version', 'reply-to', 'subject', 'to'].sort(),
+    );
+  });
+
+  it('is read by another parser as it was written', async () => {
+    const mail = await read({ copies: [{ name: 'Accounts', address: 'accounts@college.example' }] });
+    expect(mail.subject).toBe('Invoice K-101');
+    expect(mail.from).toMatchObject({ name: 'Imke Sandoval', email: 'imke@larkfield.example' });
+    expect(mail.to).toMatchObject([{ name: 'Oda Hartigan', email: 'oda@hartigan.example' }]);
+    expect(mail.cc).toMatchObject([{ name: 'Accounts', email: 'accounts@college.example' }]);
+    expect(mail.date?.toISOString()).toBe('2026-11-25T09:00:00.000Z');
+    expect(mail.body.text?.trim()).toBe('Hello Oda,\n\nhere it is.');
+    expect(mail.body.html?.trim()).toBe('<div lang="en-GB"><p>Hello Oda,</p><p>here it is.</p></div>');
+  });
+
+  it('keeps names and subjects of any language', async () => {
+    const names = [
+      'Tomás Ó Briain',
+      'Józef Łukasiewicz-Żak',
+      '佐藤 さくら',
+      'Quist, Mags "the bold"',
+      'Dr. de la Cruz',
+    ];
+    for (const name of names) {
+      const mail = await read({
+        from: { name, address: 'a@x.example' },
+        to: [{ name, address: 'b@x.example' }],
+        subject: `Größe: ${name} — 20 °C`,
+      });
+      expect(mail.from?.name).toBe(name);
+      expect(mail.to?.[0]?.name).toBe(name);
+      expect(mail.subject).toBe(`Größe: ${name} — 20 °C`);
+    }
+  });
+
+  it('folds a long subject and gives it back in one line', async () => {
+    const subject = 'Ihr Flügel — ' + 'ein sehr langer Betreff mit vielen Wörtern '.repeat(8).trim();
+    const raw = await bytesOf({ subject });
+    for (const line of raw.split('\r\n')) expect(line.length).toBeLessThanOrEqual(998);
+    for (const line of headersOf(raw).join('\r\n').split('\r\n')) expect(line.length).toBeLessThanOrEqual(78);
+    expect((await read({ subject })).subject).toBe(subject);
+  });
+
+  it('takes no header from a line break in a value', async () => {
+    for (const end of ['\n', '\r\n', '\r', '\u2028']) {
+      const evil = `x${end}Bcc: thief@x.example${end}${end}<b>`;
+      const raw = await bytesOf({
+        subject: evil,
+        from: { name: evil, address: 'imke@larkfield.example' },
+        to: [{ name: evil, address: 'oda@hartigan.example' }],
+        replyTo: `office@larkfield.example${end}Bcc: thief@x.example`,
+      });
+      expect(headersOf(raw).filter((header) => /^bcc:/i.test(header))).toEqual([]);
+    }
+  });
+
+  it('has no bare line breaks and no line over 998 bytes, whatever its text', async () => {
+    const raw = await bytesOf({
+      text: `a\nb\r${'x'.repeat(3000)}\n${'ü'.repeat(2000)}\n`,
+      html: `<p>${'y'.repeat(5000)}</p>`,
+    });
+    expect(/[\r\n]/.test(raw.replaceAll('\r\n', ''))).toBe(false);
+    for (const line of raw.split('\r\n')) expect(line.length).toBeLessThanOrEqual(998);
+  });
+
+  it('comes back the same for any text', async () => {
+    await fc.assert(
+      fc.asyncProperty(fc.string({ unit: 'grapheme', minLength: 1, maxLength: 400 }), async (words) => {
+        // Control characters and unpaired halves are none of a letter's.
+        const text = words.replace(/[\p{Cc}\p{Cs}]/gu, ' ').trim();
+        const mail = await read({ html: `<p>${text.replaceAll('&', '&amp;').replaceAll('<', '&lt;')}</p>` });
+        expect(mail.body.html).toContain(text.replaceAll('&', '&amp;').replaceAll('<', '&lt;'));
+      }),
+      { numRuns: 200 },
+    );
+  });
+});
+
+describe('the text part', () => {
+  it('flows, with the signature behind its line', async () => {
+    const long =
+      'a word and another one, which goes on until the line is longer than any line may be in a mail.';
+    const text = `Hello Oda,\n\n${long}\n\nImke Sandoval\nPiano technician\n`;
+    const raw = await bytesOf({ text, signatureAt: text.indexOf('Imke') });
+    expect(raw).toMatch(/Content-Type: text\/plain; charset=utf-8; format=flowed/i);
+    expect(raw).toContain('\r\n--=20\r\nImke Sandoval\r\n');
+    expect(raw.replaceAll('=\r\n', '')).toContain('longer than any=20\r\nline may be in a mail.');
+    const mail = await read({ text, signatureAt: text.indexOf('Imke') });
+    expect(mail.body.text).toContain('-- \nImke Sandoval\nPiano technician');
+  });
+});
+
+describe('pictures', () => {
+  const html = (source: string) =>
+    `<p><img src="${source}" alt="Larkfield" width="120" style="border:0"></p>`;
+
+  it('come with the letter', async () => {
+    const mail = await read({
+      html: html('abc'),
+      pictures: new Map([['abc', { type: 'image/png', content: PNG }]]),
+    });
+    expect(mail.body.html).toContain('<img src="cid:picture-1@letter" alt="Larkfield"');
+    expect(mail.attachments).toHaveLength(1);
+    expect(mail.attachments[0]).toMatchObject({ contentType: 'image/png', contentDisposition: 'inline' });
+    expect(Buffer.from(mail.attachments[0]!.content).equals(PNG)).toBe(true);
+  });
+
+  it('that are not there are their description', async () => {
+    const mail = await read({ html: html('abc') });
+    expect(mail.body.html).toContain('<p>Larkfield</p>');
+    expect(mail.attachments).toEqual([]);
+  });
+});
