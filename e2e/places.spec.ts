@@ -113,14 +113,19 @@ test('without a connection there is a page of our own', async ({ page, context }
 test('the sheet of keys, and the slash', async ({ page, isMobile }) => {
   test.skip(isMobile, 'A phone has no keys.');
   await signIn(page);
-  await page.keyboard.press('?');
   const sheet = page.getByRole('dialog', { name: 'Keys' });
-  await expect(sheet).toContainText('Send the letter');
+  // A key pressed before the page listens goes nowhere.
+  await expect(async () => {
+    await page.keyboard.press('?');
+    await expect(sheet).toContainText('Send the letter', { timeout: 1000 });
+  }).toPass();
   await expectAccessible(page);
   await page.keyboard.press('Escape');
   await expect(sheet).toBeHidden();
   await page.goto('/clients');
   await page.getByRole('heading', { name: 'Clients' }).click();
-  await page.keyboard.press('/');
-  await expect(page.getByRole('searchbox', { name: 'Find a client' })).toBeFocused();
+  await expect(async () => {
+    await page.keyboard.press('/');
+    await expect(page.getByRole('searchbox', { name: 'Find a client' })).toBeFocused({ timeout: 1000 });
+  }).toPass();
 });

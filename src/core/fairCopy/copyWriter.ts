@@ -13,6 +13,7 @@ import {
 
 /** Writes a fair copy: the third of the writers, beside HTML and text. */
 export class CopyWriter implements PageWriter {
+  readonly keepsPlaces = true;
   private nodes: CopyNode[] = [];
   /** the blocks that are being written, with what stood before each */
   private readonly open: { id: string; before: CopyNode[] }[] = [];

@@ -42,10 +42,11 @@ export function fillInto(
   const run: Run = {
     situation: sender === situation.sender ? situation : { ...situation, sender },
     book: situation.book,
-    recipients: situation.recipients.map(({ record }) => record.data),
+    recipients: situation.recipients,
     and: formats.and,
     formats,
     frames: [],
+    round: undefined,
     answers: withDefaults(template, answers),
     notes: notes ? [] : undefined,
     holes: [],

@@ -17,5 +17,13 @@ export function fillTemplate(
   const letter = new LetterWriter();
   const subject = new LineWriter();
   const outcome = fillInto(template, situation, answers, letter, (write) => write(subject));
-  return { subject: subject.end(), ...letter.end(), ...outcome };
+  // Part by part: to spread them takes longer than to write a paragraph.
+  const { to, copies, replyTo, copy, blindCopy, notes, holes } = outcome;
+  const { text, signatureAt, html } = letter.end();
+  const filled: Filled = { subject: subject.end(), text, html, to, copies, notes, holes };
+  if (signatureAt !== undefined) filled.signatureAt = signatureAt;
+  if (replyTo !== undefined) filled.replyTo = replyTo;
+  if (copy !== undefined) filled.copy = copy;
+  if (blindCopy !== undefined) filled.blindCopy = blindCopy;
+  return filled;
 }

@@ -12,6 +12,8 @@ export interface Run extends Deriving {
   formats: Formats;
   /** the values that sections stand in, outermost first */
   frames: Frame[];
+  /** names this round of the sections around; undefined until it is asked for */
+  round: string | undefined;
   /** by name; a blank without an answer or default is absent */
   answers: ReadonlyMap<string, unknown>;
   /** absent where nobody asks for them */
@@ -25,17 +27,23 @@ export interface Run extends Deriving {
 /** The value a section stands in; inside a listing also which one of how many. */
 export interface Frame {
   value: unknown;
-  /** tells one round of a section from the others, by the record's key where it has one */
-  id: string;
   index: number;
   count: number;
 }
 
 /** Names a place in the letter: the part of the template it comes from, and the rounds of the sections around it. */
-export function placeId(part: string, { frames }: Run): string {
-  let id = part;
-  for (const frame of frames) id += `.${frame.id}`;
-  return id;
+export function placeId(part: string, run: Run): string {
+  return run.frames.length === 0 ? part : part + (run.round ??= roundOf(run));
+}
+
+/** Tells one round of the sections from the others. A line or payment has no key: its place in the invoice tells it. */
+function roundOf({ frames, situation }: Run): string {
+  let round = '';
+  for (const { value, index } of frames) {
+    const key = (value as { key?: string } | null)?.key;
+    round += `.${key ?? `${situation.invoice?.record.key ?? ''}#${index}`}`;
+  }
+  return round;
 }
 
 /** Compiled from a part of a template: writes what it says. */

@@ -40,8 +40,13 @@ export function textOf(type: FieldType): (value: never, run: Run) => string {
     case 'record':
       return () => ''; // refused while compiling
     default:
-      return (text: string) => text;
+      return asItIs;
   }
+}
+
+/** A text is shown as it stands. */
+export function asItIs(text: string): string {
+  return text;
 }
 
 /** What a record in a list is called: the first of these that it has. */

@@ -48,9 +48,14 @@ export function readerOf(type: FieldType): Reader {
     case 'record':
       return (stored) => stored ?? undefined;
     default:
-      return (stored) =>
-        stored === undefined || stored === null || stored === '' ? undefined : withLineFeeds(String(stored));
+      return readText;
   }
+}
+
+/** Reads a text, which has the same letters as what is stored. */
+export function readText(stored: unknown): string | undefined {
+  if (stored === undefined || stored === null || stored === '') return undefined;
+  return withLineFeeds(typeof stored === 'string' ? stored : String(stored));
 }
 
 /** However the lines of a text were ended where it came from, here they end with a line feed. */
@@ -58,20 +63,21 @@ function withLineFeeds(text: string): string {
   return text.includes('\r') ? text.replace(/\r\n?/g, '\n') : text;
 }
 
-/** A value as it would be stored, for notes and for comparing facts. */
-export function rawOf(value: unknown, type: FieldType, zone: string): unknown {
-  if (value === undefined) return null;
+/** Gives a value of a type as it would be stored, for notes; null where it is missing. */
+export function rawOf(type: FieldType): (value: unknown, zone: string) => unknown {
   switch (type.kind) {
     case 'date':
-      return isoOf(value as Day);
+      return (value) => (value === undefined ? null : isoOf(value as Day));
     case 'moment':
-      return isoMoment(value as Moment, zone);
-    case 'collection':
-      return (value as unknown[]).map((item) => rawOf(item, type.of, zone));
+      return (value, zone) => (value === undefined ? null : isoMoment(value as Moment, zone));
+    case 'collection': {
+      const each = rawOf(type.of);
+      return (value, zone) => ((value as unknown[] | undefined) ?? []).map((item) => each(item, zone));
+    }
     case 'record':
-      return (value as { key?: string }).key ?? null;
+      return (value) => (value as { key?: string } | undefined)?.key ?? null;
     default:
-      return value;
+      return (value) => value ?? null;
   }
 }
 

@@ -12,9 +12,10 @@ export function compileBlocks(blocks: readonly Block[], scope: Scope): Piece {
 /** A block around what stands in it. */
 function enclosed(part: string, block: BlockLook, inner: Piece): Piece {
   return (run) => {
-    run.page.beginBlock(placeId(part, run), block);
+    const { page } = run;
+    page.beginBlock(page.keepsPlaces ? placeId(part, run) : part, block);
     inner(run);
-    run.page.endBlock(block);
+    page.endBlock(block);
   };
 }
 

@@ -16,9 +16,12 @@ function holeLabel(path: string): string {
 }
 
 /** What is missing where a field has no value: the fact of a record, or the record itself. */
-export function missingFact(path: ResolvedPath, run: Run): Pick<Hole, 'path' | 'label' | 'reason'> {
+export function missingFact(
+  path: ResolvedPath,
+  owner: unknown,
+  run: Run,
+): Pick<Hole, 'path' | 'label' | 'reason'> {
   const label = holeLabel(path.path);
-  const owner = path.owner(run);
   const { ownerKind } = path;
   if (!owner || !ownerKind)
     return {
@@ -26,7 +29,7 @@ export function missingFact(path: ResolvedPath, run: Run): Pick<Hole, 'path' | '
       label,
       reason: `There is no ${path.root.replaceAll('_', ' ')} to take it from.`,
     };
-  const name = ownerName(path)(run)!;
+  const name = ownerName(path)(owner, run)!;
   const kind = ownerKind === 'recipient' ? recipientKind(run) : ownerKind;
   const who =
     ownerKind === 'business' ? 'The business' : name === ownerKind ? `This ${kind}` : `The ${kind} ${name}`;
@@ -34,38 +37,43 @@ export function missingFact(path: ResolvedPath, run: Run): Pick<Hole, 'path' | '
 }
 
 /** What the record is called that has a field's fact; undefined where it has none. */
-export function ownerName({ owner, ownerKind }: ResolvedPath): (run: Run) => string | undefined {
+export function ownerName({ ownerKind }: ResolvedPath): (owner: unknown, run: Run) => string | undefined {
   if (!ownerKind) return () => undefined;
   const nameOf = textOfItem({ kind: 'record', record: ownerKind });
-  return (run) => {
-    const record = owner(run);
-    return record && nameOf(record as never, run);
-  };
+  return (owner, run) => (owner === undefined ? undefined : nameOf(owner as never, run));
 }
 
 const KEYLESS = new Set<RecordKind>(['line', 'payment', 'instalment']);
 
+type Reference = (owner: unknown, run: Run) => string | undefined;
+
 /** The record that a field's fact belongs to, as `invoice:K-101`; a line stands for its invoice. */
-export function ownerReference(path: ResolvedPath, scope: Scope): (run: Run) => string | undefined {
-  const outer = scope.frames.findLastIndex((type) => type.kind === 'record' && !KEYLESS.has(type.record));
-  const outerKind = outer < 0 ? 'invoice' : (scope.frames[outer] as { record: RecordKind }).record;
-  const { ownerKind } = path;
+export function ownerReference({ ownerKind }: ResolvedPath, scope: Scope): Reference {
   if (!ownerKind) return () => undefined;
-  return (run) => {
-    const owner = path.owner(run);
-    if (!owner) return undefined;
-    if (ownerKind === 'business') return 'business';
+  if (ownerKind === 'business') return () => 'business';
+  if (KEYLESS.has(ownerKind)) return referenceAround(scope);
+  return (owner, run) => {
+    const key = (owner as { key?: string } | undefined)?.key;
+    if (key === undefined) return undefined;
     const kind = ownerKind === 'recipient' ? recipientKind(run) : ownerKind;
-    if (kind === 'client' && isEnquirer(owner, run)) return `enquiry:${owner.key}`;
-    if (owner.key !== undefined) return `${kind}:${owner.key}`;
+    return kind === 'client' && isEnquirer(key, run) ? `enquiry:${key}` : `${kind}:${key}`;
+  };
+}
+
+/** What has no key is told by the record of the section around it, or else is the invoice's. */
+function referenceAround(scope: Scope): Reference {
+  const outer = scope.frames.findLastIndex((type) => type.kind === 'record' && !KEYLESS.has(type.record));
+  const kind = outer < 0 ? 'invoice' : (scope.frames[outer] as { record: RecordKind }).record;
+  return (owner, run) => {
+    if (owner === undefined) return undefined;
     const around = outer < 0 ? run.situation.invoice?.record : (run.frames[outer]?.value as { key?: string });
-    return around?.key === undefined ? undefined : `${outerKind}:${around.key}`;
+    return around?.key === undefined ? undefined : `${kind}:${around.key}`;
   };
 }
 
 /** Whether a client is only whoever asked, with the facts of the enquiry. */
-function isEnquirer({ key }: { key?: string }, { situation, book }: Run): boolean {
-  return situation.enquiry?.record.key === key && !book.clients.has(key ?? '');
+function isEnquirer(key: string, { situation, book }: Run): boolean {
+  return situation.enquiry?.record.key === key && !book.clients.has(key);
 }
 
 function recipientKind(run: Run): RecordKind {

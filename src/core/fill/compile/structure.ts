@@ -2,7 +2,7 @@ import type { PassageUse, Section, When } from '../../template/document';
 import { didYouMean } from '../../problems/nearest';
 import { resolvePath } from '../paths/resolvePath';
 import { report, within, type ReadPassage, type Scope } from '../paths/scope';
-import type { Piece, Run } from '../run';
+import type { Frame, Piece } from '../run';
 import { compileSteps, valueOf } from '../steps/compileSteps';
 import { isMissing } from '../values';
 import { compileCondition } from './condition';
@@ -16,8 +16,9 @@ const NOTHING: Piece = () => {};
 export function sequence(pieces: readonly Piece[]): Piece {
   if (pieces.length === 0) return NOTHING;
   if (pieces.length === 1) return pieces[0]!;
+  const count = pieces.length;
   return (run) => {
-    for (const piece of pieces) piece(run);
+    for (let i = 0; i < count; i++) pieces[i]!(run);
   };
 }
 
@@ -52,22 +53,17 @@ export function compileSection<Child>(node: Section<Child>, scope: Scope, all: C
     const value = read(run);
     if (isMissing(value)) return;
     const items = type.kind === 'collection' ? (value as unknown[]) : [value];
-    const frame = { value: undefined as unknown, id: '', index: 0, count: items.length };
+    const frame: Frame = { value: undefined, index: 0, count: items.length };
     run.frames.push(frame);
-    for (const item of items) {
-      frame.value = item;
-      frame.id = roundOf(item, frame.index, run);
+    for (let i = 0; i < items.length; i++) {
+      frame.value = items[i];
+      frame.index = i;
+      run.round = undefined;
       inner(run);
-      frame.index++;
     }
     run.frames.pop();
+    run.round = undefined;
   };
-}
-
-/** A line or payment has no key of its own: it is told by its place in the invoice. */
-function roundOf(item: unknown, index: number, { situation }: Run): string {
-  const { key } = (item ?? {}) as { key?: string };
-  return key ?? `${situation.invoice?.record.key ?? ''}#${index}`;
 }
 
 export function compileWhen<Child>(node: When<Child>, scope: Scope, all: CompileAll<Child>): Piece {

@@ -1,28 +1,11 @@
-import type {
-  Blank,
-  Field,
-  Gap,
-  Image,
-  Inline,
-  Line,
-  Mark,
-  PassageUse,
-  Text,
-  Unfinished,
-} from '../../template/document';
+import type { Image, Inline, Line, Mark, PassageUse, Text } from '../../template/document';
 import { longestRun, markKey, withoutMark } from '../../template/marks';
-import { printSteps } from '../../template/tags/printTag';
-import type { Step } from '../../template/tags/step';
-import { typeOfBlank } from '../blanks';
-import { resolvePath } from '../paths/resolvePath';
-import { nextPart, placeOf, report, type Scope } from '../paths/scope';
+import { nextPart, refused, type Scope } from '../paths/scope';
 import { placeId, type Piece, type Run } from '../run';
-import { compileSteps, wholeRecord, type CompiledSteps } from '../steps/compileSteps';
-import { isMissing, rawOf } from '../values';
-import { AddressWriter, LineWriter } from '../write/lineWriter';
 import { safeAddress } from '../write/escape';
+import { AddressWriter, LineWriter } from '../write/lineWriter';
 import { literal, type Literal } from '../write/writer';
-import { missingFact, ownerName, ownerReference } from './missing';
+import { compileBlank, compileField, compileOpen } from './fields';
 import { signatureOf } from './signature';
 import { compileSection, compileWhen, enterPassage } from './structure';
 
@@ -135,9 +118,8 @@ function compileNode(node: Exclude<Inline, Text>, scope: Scope): Piece {
       const part = nextPart(scope);
       return (run) => {
         const value = signatureOf(run);
-        const id = placeId(part, run);
         run.notes?.push({
-          id,
+          id: placeId(part, run),
           path: 'signature',
           label: 'signature',
           value,
@@ -163,112 +145,6 @@ function compileNode(node: Exclude<Inline, Text>, scope: Scope): Piece {
     case 'comment':
       return () => {};
   }
-}
-
-function compileField(node: Field, scope: Scope): Piece {
-  const path = resolvePath(node.path, scope);
-  if (typeof path === 'string') return refused(node, path, scope);
-  const steps = compileSteps(node.steps, path.type, scope, path.shownAs);
-  if (typeof steps === 'string') return refused(node, steps, scope);
-  if (steps.type.kind === 'record') return refused(node, wholeRecord(steps.type, scope, node.path), scope);
-  const place = placeOf(scope, node);
-  const ownerOf = ownerReference(path, scope);
-  const { read, label, type } = path;
-  const done = stepsInWords(node.steps);
-  const nameOfOwner = steps.type.kind === 'image' ? ownerName(path) : undefined;
-  const part = nextPart(scope);
-  return (run) => {
-    const id = placeId(part, run);
-    const stored = read(run);
-    let value = writeValue(id, stored, steps, run, nameOfOwner?.(run));
-    if (value === undefined) {
-      const hole = missingFact(path, run);
-      run.holes.push({ id, kind: 'field', ...hole, ...place });
-      run.words.hole(id, 'field', hole.label);
-      value = `[${hole.label}]`;
-    }
-    if (!run.notes) return;
-    const raw = rawOf(stored, type, run.book.zone);
-    const record = ownerOf(run);
-    const reason = path.reason(run);
-    run.notes.push(
-      record === undefined
-        ? { id, path: path.path, label, value, raw, steps: done, reason }
-        : { id, path: path.path, label, value, raw, steps: done, record, reason },
-    );
-  };
-}
-
-function stepsInWords(steps: readonly Step[]): string[] {
-  return steps.map((step) => printSteps([step]).slice(' | '.length));
-}
-
-/** Writes what a field or an answer says; undefined, and nothing written, where it is missing. */
-function writeValue(
-  id: string,
-  stored: unknown,
-  { apply, text, show, fallback }: CompiledSteps,
-  run: Run,
-  owner?: string,
-): string | undefined {
-  const value = apply ? apply(stored, run) : stored;
-  const missing = isMissing(value);
-  if (missing && fallback === undefined) return undefined;
-  const { words } = run;
-  words.beginValue(id);
-  let said;
-  if (missing || text) words.value((said = missing ? fallback! : text!(value as never, run)));
-  else said = show(value as never, run, words, owner);
-  words.endValue(id);
-  return said;
-}
-
-function compileBlank(node: Blank, scope: Scope): Piece {
-  const definition = scope.blanks.get(node.name)!;
-  const type = typeOfBlank(definition.answer);
-  const steps = compileSteps(node.steps, type, scope);
-  if (typeof steps === 'string') return refused(node, steps, scope);
-  const place = placeOf(scope, node);
-  const { name, preset } = definition;
-  const done = stepsInWords(node.steps);
-  const part = nextPart(scope);
-  return (run) => {
-    const id = placeId(part, run);
-    const answer = run.answers.get(name);
-    let value = writeValue(id, answer, steps, run);
-    if (value === undefined) {
-      const reason = `“${name}” has not been answered.`;
-      run.holes.push({ id, kind: 'blank', path: name, label: name, ...place, reason });
-      run.words.hole(id, 'blank', name);
-      value = `[${name}]`;
-    }
-    if (!run.notes) return;
-    const reason =
-      answer === undefined
-        ? 'not answered yet'
-        : answer === preset
-          ? 'the default'
-          : 'answered for this letter';
-    const raw = rawOf(answer, type, run.book.zone);
-    run.notes.push({ id, path: name, label: name, value, raw, steps: done, reason });
-  };
-}
-
-/** A gap or an unfinished part: its words stand there, and it is a hole. */
-function compileOpen(node: Gap | Unfinished, scope: Scope): Piece {
-  const place = placeOf(scope, node);
-  const { words } = node;
-  const reason =
-    node.type === 'gap'
-      ? `A field is still to be put here: ${words}.`
-      : `“${words}” is made up and still to be replaced.`;
-  const kind = node.type;
-  const part = nextPart(scope);
-  return (run) => {
-    const id = placeId(part, run);
-    run.holes.push({ id, kind, path: words, label: words, ...place, reason });
-    run.words.hole(id, kind, words);
-  };
 }
 
 function compileImage(node: Image, scope: Scope): Piece {
@@ -299,9 +175,4 @@ function compileInlinePassage(node: PassageUse, scope: Scope): Piece {
     return refused(node, message, scope);
   }
   return compileWords(only.content, entered.scope);
-}
-
-function refused(node: object, message: string, scope: Scope): Piece {
-  report(scope, node, message);
-  return () => {};
 }

@@ -35,7 +35,8 @@ export class Formats {
   /** by the minute of the day */
   private readonly times: string[] = [];
   private readonly clocks = new Map<string, Intl.DateTimeFormat>();
-  private readonly sums = new Map<SumForm, (units: number) => string>();
+  private readonly sums: Partial<Record<SumForm, (units: number) => string>> = {};
+  private writeMoney: ((units: number) => string) | undefined;
   private readonly numbers = new Map<string, Intl.NumberFormat>();
   private readonly conjunction: Intl.ListFormat;
   private readonly disjunction: Intl.ListFormat;
@@ -82,7 +83,7 @@ export class Formats {
   }
 
   money(amount: number): string {
-    return this.sum('money', amount);
+    return (this.writeMoney ??= this.sumWriter('money'))(amount);
   }
 
   /** Without minor units when they are zero. */
@@ -150,9 +151,7 @@ export class Formats {
   }
 
   private sum(form: SumForm, units: number): string {
-    let write = this.sums.get(form);
-    if (!write) this.sums.set(form, (write = this.sumWriter(form)));
-    return write(units);
+    return (this.sums[form] ??= this.sumWriter(form))(units);
   }
 
   private sumWriter(form: SumForm): (units: number) => string {

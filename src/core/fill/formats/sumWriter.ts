@@ -47,16 +47,19 @@ function writerOf(pattern: Pattern, places: number): (units: number) => string {
     if (whole > 999_999) return write(units, pattern, places);
     const [before, after] = units < 0 ? minus : plus;
     let out = before;
-    if (whole < 1000 || whole < 10 ** (groupedFrom - 1)) out += whole;
+    if (whole < 1000) out += SHORT[whole]!;
+    else if (whole < 10 ** (groupedFrom - 1)) out += whole;
     else {
       const thousands = Math.floor(whole / 1000);
-      out += thousands + group + THREE[whole - thousands * 1000]!;
+      out += SHORT[thousands]! + group + THREE[whole - thousands * 1000]!;
     }
     return places ? out + point + fraction[size - whole * unit]! + after : out + after;
   };
 }
 
-const THREE = Array.from({ length: 1000 }, (_, i) => String(i).padStart(3, '0'));
+/** Taken from here, as a number is slow to be made a text. */
+const SHORT = Array.from({ length: 1000 }, (_, i) => String(i));
+const THREE = SHORT.map((digits) => digits.padStart(3, '0'));
 /** By decimal places, the digits after the point. */
 const FIXED: readonly (readonly string[] | undefined)[] = [
   [],

@@ -7,7 +7,7 @@ import { isStartingKind, RECORD_KINDS, type RecordKind } from '../../records/rec
 import { LEADS_TO } from '../../records/which/situation';
 import { didYouMean } from '../../problems/nearest';
 import type { Run } from '../run';
-import { readerOf } from '../values';
+import { readerOf, readText } from '../values';
 import { referenceOf } from './references';
 import { ROOTS } from './roots';
 import type { Scope } from './scope';
@@ -20,10 +20,12 @@ export interface ResolvedPath {
   /** the step that stands for the default form, where that is not the type's own */
   shownAs?: 'time';
   /** the value, undefined when the record or the fact is missing */
-  read: (run: Run) => unknown;
-  /** the last record on the way, and its kind; none where the way begins with no record */
+  read: Read;
+  /** the last record on the way, and its kind; where the way begins with no record, what it begins with */
   ownerKind: RecordKind | undefined;
-  owner: (run: Run) => { key?: string } | undefined;
+  owner: Read;
+  /** the value, read from an owner that is there */
+  fact: Hop;
   reason: (run: Run) => string;
   /** what the way begins with, for messages about what is missing */
   root: string;
@@ -31,23 +33,16 @@ export interface ResolvedPath {
 
 type Read = (run: Run) => unknown;
 
-/** One step of a way: from a reader of what lies before to a reader of what is meant; what is missing stays so. */
-type Hop = (before: Read) => Read;
-
-function hop(go: (value: unknown, run: Run) => unknown): Hop {
-  return (before) => (run) => {
-    const value = before(run);
-    return value === undefined ? undefined : go(value, run);
-  };
-}
+/** One step of a way, from what is there to what is meant; it is not gone where nothing is. */
+type Hop = (value: unknown, run: Run) => unknown;
 
 /** To a fact that a record of the catalogue stores: no key of it is a name that objects inherit (a test says so). */
 function storedFact(key: string, type: FieldType): Hop {
   const read = readerOf(type);
-  return (before) => (run) => {
-    const data = before(run);
-    return data === undefined ? undefined : read((data as Record<string, unknown>)[key]);
-  };
+  // Most facts are texts, which are read here without a call through a variable.
+  return read === readText
+    ? (data) => readText((data as Record<string, unknown>)[key])
+    : (data) => read((data as Record<string, unknown>)[key]);
 }
 
 interface Start {
@@ -98,21 +93,40 @@ function walked(
   const inner = types.slice(0, -1).findLastIndex((one) => one.kind === 'record');
   const last = inner < 0 ? types.findLastIndex((one) => one.kind === 'record') : inner;
   const kind = last < 0 ? undefined : (types[last] as { record: RecordKind }).record;
+  const way = hops.map(({ hop }) => hop);
+  const toOwner = Math.max(last, 0);
+  const owner = toOwner === 0 ? start.read : from(start.read, along(way.slice(0, toOwner)));
+  const fact = along(way.slice(toOwner));
   return {
     path,
     type,
     label,
     root: start.name || path.split('.')[0]!,
-    read: walker(start, hops),
+    read: toOwner === way.length ? owner : from(owner, fact),
     ownerKind: kind,
-    owner: kind ? (walker(start, hops.slice(0, last)) as ResolvedPath['owner']) : () => undefined,
+    owner,
+    fact,
     reason: start.reason,
   };
 }
 
-/** Goes from a start hop by hop; ends early where something is missing. */
-function walker({ read }: Start, hops: readonly { hop: Hop }[]): Read {
-  return hops.reduce((before, { hop }) => hop(before), read);
+/** Several hops as one, which ends early where something is missing. */
+function along(hops: readonly Hop[]): Hop {
+  const [first = (value) => value, ...others] = hops;
+  return others.reduce(
+    (before, hop) => (value, run) => {
+      const next = before(value, run);
+      return next === undefined ? undefined : hop(next, run);
+    },
+    first,
+  );
+}
+
+function from(read: Read, hop: Hop): Read {
+  return (run) => {
+    const value = read(run);
+    return value === undefined ? undefined : hop(value, run);
+  };
 }
 
 /** Looks the first name up in the sections around, innermost first, then among the roots. */
@@ -224,17 +238,17 @@ function fieldHop(kind: RecordKind, field: FieldDefinition): Omit<Found, 'taken'
   const { key, type, label, shownAs } = field;
   const found = { type, label, ...(shownAs ? { shownAs } : {}) };
   const derive = DERIVATIONS[kind]?.[key];
-  if (derive) return { ...found, hop: hop((data, run) => derive(data as never, run)) };
+  if (derive) return { ...found, hop: (data, run) => derive(data as never, run) };
   if (field.refers) {
     const refer = referenceOf(kind, key);
-    return { ...found, hop: hop((data, run) => refer(data as never, run.book)) };
+    return { ...found, hop: (data, run) => refer(data as never, run.book) };
   }
   return { ...found, hop: storedFact(key, type) };
 }
 
 function readBy(field: FieldDefinition, get: (data: unknown) => unknown): Omit<Found, 'taken'> {
   const read = readerOf(field.type);
-  return { type: field.type, label: field.label, hop: hop((data) => read(get(data))) };
+  return { type: field.type, label: field.label, hop: (data) => read(get(data)) };
 }
 
 function addressPart(name: string): Omit<Found, 'taken'> {
@@ -242,7 +256,7 @@ function addressPart(name: string): Omit<Found, 'taken'> {
   return {
     type: scalar('long text'),
     label: name,
-    hop: hop((address) => (address as AddressData).street?.join('\n') || undefined),
+    hop: (address) => (address as AddressData).street?.join('\n') || undefined,
   };
 }
 

@@ -13,15 +13,8 @@ export interface Root {
 type Chosen = 'client' | 'enquiry' | 'project' | 'booking' | 'invoice';
 
 /** Each with functions of its own, as one for all would look the kind up by its name each time. */
-function chosen(
-  kind: Chosen,
-  read: (run: Run) => unknown,
-  reason: (run: Run) => string | undefined,
-): [string, Root] {
-  return [
-    kind,
-    { type: record(kind), label: kind, read, reason: (run) => reason(run) ?? `there is no ${kind}` },
-  ];
+function chosen(kind: Chosen, read: (run: Run) => unknown, reason: (run: Run) => string): [string, Root] {
+  return [kind, { type: record(kind), label: kind, read, reason }];
 }
 
 function fixed(kind: RecordKind, name: string, read: Root['read'], reason: string): [string, Root] {
@@ -45,27 +38,27 @@ export const ROOTS: ReadonlyMap<string, Root> = new Map<string, Root>([
   chosen(
     'client',
     (run) => run.situation.client?.record,
-    (run) => run.situation.client?.reason,
+    (run) => run.situation.client?.reason ?? 'there is no client',
   ),
   chosen(
     'enquiry',
     (run) => run.situation.enquiry?.record,
-    (run) => run.situation.enquiry?.reason,
+    (run) => run.situation.enquiry?.reason ?? 'there is no enquiry',
   ),
   chosen(
     'project',
     (run) => run.situation.project?.record,
-    (run) => run.situation.project?.reason,
+    (run) => run.situation.project?.reason ?? 'there is no project',
   ),
   chosen(
     'booking',
     (run) => run.situation.booking?.record,
-    (run) => run.situation.booking?.reason,
+    (run) => run.situation.booking?.reason ?? 'there is no booking',
   ),
   chosen(
     'invoice',
     (run) => run.situation.invoice?.record,
-    (run) => run.situation.invoice?.reason,
+    (run) => run.situation.invoice?.reason ?? 'there is no invoice',
   ),
   [
     'today',

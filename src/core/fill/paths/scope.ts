@@ -52,6 +52,12 @@ export function report(scope: Scope, node: object, message: string): void {
   scope.problems.push({ ...placeOf(scope, node), message });
 }
 
+/** Reports what is wrong with a part; what stands for it says nothing. */
+export function refused(node: object, message: string, scope: Scope): () => void {
+  report(scope, node, message);
+  return () => {};
+}
+
 /** The scope inside a section over values of a type. */
 export function within(scope: Scope, frame: FieldType): Scope {
   return { ...scope, frames: [...scope.frames, frame] };

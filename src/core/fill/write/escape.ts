@@ -5,7 +5,12 @@ export function escapeHtml(text: string): string {
 
 /** As escapeHtml, with a value's line breaks as <br>. */
 export function escapeWithBreaks(text: string): string {
-  return /[&<>"\n]/.test(text) ? replaced(text, '<br>') : text;
+  return isPlain(text) ? text : replaced(text, '<br>');
+}
+
+/** Whether a text has nothing in it that some writer treats otherwise than words: to be escaped, a break, a space at its end. */
+export function isPlain(text: string): boolean {
+  return text !== '' && !/[&<>"\n]|[ \t]$/.test(text);
 }
 
 /** In one pass over the characters: several times faster than an expression for each. */

@@ -57,6 +57,7 @@ interface Open {
 
 /** Writes HTML for mail: a small, conservative set of elements with inline styles. */
 export class HtmlWriter implements PageWriter {
+  readonly keepsPlaces = false;
   private out = '';
   private readonly open: Open[] = [];
   /** in a list without blank lines, where words stand in the items themselves */
@@ -74,6 +75,11 @@ export class HtmlWriter implements PageWriter {
 
   literal({ html }: Literal): void {
     this.out += this.inCode ? spaced(html.replaceAll('\n', '<br>')) : html;
+  }
+
+  /** Words with nothing in them to be escaped. */
+  plain(text: string): void {
+    this.out += this.inCode ? spaced(text) : text;
   }
 
   value(text: string): void {

@@ -1,3 +1,4 @@
+import { isPlain } from './escape';
 import type { HoleKind } from '../filled';
 import { HtmlWriter } from './htmlWriter';
 import { TextWriter } from './textWriter';
@@ -5,17 +6,15 @@ import type { BlockLook, ImageLook, Literal, MarkLook, PageWriter } from './writ
 
 /** Writes HTML and text in one go, so that each value is read and written out once. */
 export class LetterWriter implements PageWriter {
+  readonly keepsPlaces = false;
   readonly html = new HtmlWriter();
   readonly text = new TextWriter();
 
   /** What was written; where in the text the signature begins, where it ends with one. */
   end(): { text: string; signatureAt?: number; html: string } {
-    const { signatureAt } = this.text;
-    return {
-      text: this.text.end(),
-      ...(signatureAt === undefined ? {} : { signatureAt }),
-      html: this.html.end(),
-    };
+    const { text, html } = this;
+    const written = { text: text.end(), html: html.end() };
+    return text.signatureAt === undefined ? written : { ...written, signatureAt: text.signatureAt };
   }
 
   literal(words: Literal): void {
@@ -24,8 +23,14 @@ export class LetterWriter implements PageWriter {
   }
 
   value(text: string): void {
-    this.html.value(text);
-    this.text.value(text);
+    // Most values hold nothing that is written otherwise in one of the two, which one look tells for both.
+    if (isPlain(text)) {
+      this.html.plain(text);
+      this.text.plain(text);
+    } else {
+      this.html.value(text);
+      this.text.value(text);
+    }
   }
 
   lineBreak(): void {

@@ -2,10 +2,11 @@ import type { HoleKind } from '../filled';
 import { holeInWords, type Literal, type MarkLook, type WordWriter } from './writer';
 
 /** Most lines hold nothing to be cleaned, which one look tells. */
-const UNCLEAN = /[\p{Cc}\u2028\u2029]| {2}/u;
+const UNCLEAN = /[\p{Cc}\u2028\u2029]| {2}|^\s|\s$/u;
 
 /** Writes a subject or a header: one line, where a line break is a space. */
 export class LineWriter implements WordWriter {
+  readonly keepsPlaces = false;
   protected out = '';
 
   literal({ plain }: Literal): void {
@@ -44,7 +45,7 @@ export class LineWriter implements WordWriter {
           .replace(/[\p{Cc}\u2028\u2029]+/gu, ' ')
           .replace(/ {2,}/g, ' ')
           .trim()
-      : out.trim();
+      : out;
   }
 }
 

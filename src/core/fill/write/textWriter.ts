@@ -1,6 +1,7 @@
 import type { Alignment } from '../../template/document';
 import type { HoleKind } from '../filled';
 import {
+  endsOpen,
   holeInWords,
   type BlockLook,
   type ImageLook,
@@ -25,12 +26,13 @@ interface Container {
  * blocks, table cells aligned and two spaces apart. Lines are not wrapped.
  */
 export class TextWriter implements PageWriter {
+  readonly keepsPlaces = false;
   /** outermost first */
   private readonly open: Container[] = [container('\n\n')];
   private line = '';
-  /** the words written last, and whether there are breaks among those of the line */
-  private last = '';
+  /** whether there are breaks in the line, and whether a space ends it */
   private broken = false;
+  private endsOpen = false;
   /** where in the line the words of the open link begin */
   private linkBegan = 0;
   /** from where to where the signature stands in the line */
@@ -50,16 +52,22 @@ export class TextWriter implements PageWriter {
     return this.signedFrom;
   }
 
-  literal({ plain, broken }: Literal): void {
+  literal({ plain, broken, open }: Literal): void {
     this.line += plain;
-    this.last = plain;
     this.broken ||= broken;
+    this.endsOpen = open;
+  }
+
+  /** Words without a line break and without a space at their end. */
+  plain(text: string): void {
+    this.line += text;
+    this.endsOpen = false;
   }
 
   value(text: string): void {
     this.line += text;
-    this.last = text;
     this.broken ||= text.includes('\n');
+    this.endsOpen = endsOpen(text);
   }
 
   lineBreak(): void {
@@ -135,7 +143,7 @@ export class TextWriter implements PageWriter {
         const item = this.open.pop()!;
         const list = this.open.at(-1)!;
         const marker = list.number < 0 ? '- ' : `${list.number++}. `;
-        return this.block(indent(item, marker, ' '.repeat(marker.length)), item.broken);
+        return this.block(indent(item, marker), item.broken);
       }
       case 'list': {
         const { text, broken } = this.open.pop()!;
@@ -174,11 +182,11 @@ export class TextWriter implements PageWriter {
   }
 
   private lineEnd(): string {
-    const { line, last, broken } = this;
-    this.line = this.last = '';
+    const { line, broken, endsOpen } = this;
+    this.line = '';
     this.broken = false;
-    // What was written last is looked at, not the line: to look into that would copy it together.
-    return broken || BLANK.has(last.charCodeAt(last.length - 1)) ? tidy(line) : line;
+    // To look into the line itself would copy it together.
+    return broken || endsOpen ? tidy(line) : line;
   }
 
   private aligned(align: readonly Alignment[]): string {
@@ -199,29 +207,18 @@ export class TextWriter implements PageWriter {
   }
 }
 
-/** Without spaces at the ends of lines, and without empty lines around. Most text has none, which is told quickly. */
+/** Without spaces at the ends of lines, and without empty lines around. */
 function tidy(text: string): string {
-  if (!text) return text;
-  const last = text.charCodeAt(text.length - 1);
-  const clean =
-    text.charCodeAt(0) !== BREAK &&
-    last !== BREAK &&
-    last !== SPACE &&
-    last !== TAB &&
-    (!text.includes('\n') || (!text.includes(' \n') && !text.includes('\t\n')));
-  return clean ? text : text.replace(/[ \t]+$/gm, '').replace(/^\n+|\n+$/g, '');
+  return /^\n|[ \t\n]$|[ \t]\n/.test(text) ? text.replace(/[ \t]+$/gm, '').replace(/^\n+|\n+$/g, '') : text;
 }
 
-const BLANK = new Set([NaN, 9, 10, 32]);
-const TAB = 9;
-const BREAK = 10;
-const SPACE = 32;
-
-function indent({ text, broken }: Container, first: string, rest: string): string {
+/** @param rest what stands before the lines after the first; by default as many spaces as `first` is long */
+function indent({ text, broken }: Container, first: string, rest?: string): string {
   if (!broken) return text ? first + text : first.trimEnd();
+  const before = rest ?? ' '.repeat(first.length);
   return text
     .split('\n')
-    .map((line, i) => (i === 0 ? first : line ? rest : rest.trimEnd()) + line)
+    .map((line, i) => (i === 0 ? first : line ? before : before.trimEnd()) + line)
     .join('\n')
     .trimEnd();
 }

@@ -34,16 +34,24 @@ export type BlockLook =
 export interface Literal {
   plain: string;
   html: string;
-  /** whether there are line breaks among them */
+  /** whether there are line breaks among them, and whether they end in a space */
   broken: boolean;
+  open: boolean;
 }
 
 export function literal(plain: string): Literal {
-  return { plain, html: escapeHtml(plain), broken: plain.includes('\n') };
+  return { plain, html: escapeHtml(plain), broken: plain.includes('\n'), open: endsOpen(plain) };
+}
+
+/** Whether a space at the end of a text may have to go; of no text one does not know what stands before. */
+export function endsOpen(text: string): boolean {
+  return text === '' || /[ \t\n]$/.test(text);
 }
 
 /** Takes the words of a line: a subject, a heading, a paragraph, a cell. */
 export interface WordWriter {
+  /** whether it keeps from which place of the letter values and blocks come; else the places are not worked out */
+  readonly keepsPlaces: boolean;
   literal(words: Literal): void;
   /** a value: escaped here, and never read as anything but words */
   value(text: string): void;
@@ -53,7 +61,7 @@ export interface WordWriter {
   beginMark(mark: MarkLook): void;
   endMark(mark: MarkLook): void;
   /** what is written until its end is what a field says; `id` is that of its note */
-  beginValue(id: string): void;
+  beginValue(): void;
   endValue(id: string): void;
   /** something is missing here */
   hole(id: string, kind: HoleKind, label: string): void;

@@ -18,7 +18,7 @@ import { sumLine } from './invoiceSums';
 export interface Deriving {
   book: RecordBook;
   /** everyone the letter goes to */
-  recipients: readonly Named[];
+  recipients: readonly { record: { data: Named } }[];
   /** joins names as the language of the letter does: "Ada and Tom" */
   and: (names: string[]) => string;
 }
@@ -44,7 +44,7 @@ export const DERIVATIONS: Readonly<Partial<Record<RecordKind, Readonly<Record<st
     greeting_name: (first: Named, { recipients, and }: Deriving) =>
       recipients.length < 2
         ? greetingName(first, and)
-        : and(recipients.flatMap((one) => greetingName(one, and) ?? [])) || undefined,
+        : and(recipients.flatMap(({ record }) => greetingName(record.data, and) ?? [])) || undefined,
   },
   // The whole name is stored, but may be left to the parts.
   member: { full_name: greeted.full_name },

@@ -43,7 +43,7 @@ export function printMarkdown(document: TemplateDocument): string {
       join: [tagLinesStandClose],
       unsafe: [
         { character: '{', before: '[\\])]', inConstruct: 'phrasing' },
-        { atBreak: true, character: ':', after: ':' },
+        { atBreak: true, character: ':', after: '[:-]' },
         { character: '|', inConstruct: 'tableCell' },
         { character: '\n', inConstruct: 'tableCell' },
         { atBreak: true, character: '|' },

@@ -1,0 +1,127 @@
+import type { Blank, Field, Gap, Unfinished } from '../../template/document';
+import { printSteps } from '../../template/tags/printTag';
+import type { Step } from '../../template/tags/step';
+import { typeOfBlank } from '../blanks';
+import { resolvePath } from '../paths/resolvePath';
+import { nextPart, placeOf, refused, type Scope } from '../paths/scope';
+import { placeId, type Piece, type Run } from '../run';
+import { asItIs } from '../show';
+import { compileSteps, wholeRecord, type CompiledSteps } from '../steps/compileSteps';
+import { isMissing, rawOf } from '../values';
+import { missingFact, ownerName, ownerReference } from './missing';
+
+/** Compiles a field: what it says, its note, and its hole where the fact is missing. */
+export function compileField(node: Field, scope: Scope): Piece {
+  const path = resolvePath(node.path, scope);
+  if (typeof path === 'string') return refused(node, path, scope);
+  const steps = compileSteps(node.steps, path.type, scope, path.shownAs);
+  if (typeof steps === 'string') return refused(node, steps, scope);
+  if (steps.type.kind === 'record') return refused(node, wholeRecord(steps.type, scope, node.path), scope);
+  const place = placeOf(scope, node);
+  const { owner: ownerOf, fact, label, type } = path;
+  const referenceOf = ownerReference(path, scope);
+  const rawOfStored = rawOf(type);
+  const done = stepsInWords(node.steps);
+  const nameOfOwner = steps.type.kind === 'image' ? ownerName(path) : undefined;
+  const part = nextPart(scope);
+  return (run) => {
+    const owner = ownerOf(run);
+    const stored = owner === undefined ? undefined : fact(owner, run);
+    let value = writeValue(part, stored, steps, run, nameOfOwner?.(owner, run));
+    if (value === undefined) {
+      const hole = missingFact(path, owner, run);
+      const id = placeId(part, run);
+      run.holes.push({ id, kind: 'field', ...hole, ...place });
+      run.words.hole(id, 'field', hole.label);
+      value = `[${hole.label}]`;
+    }
+    if (!run.notes) return;
+    const id = placeId(part, run);
+    const raw = rawOfStored(stored, run.book.zone);
+    const record = referenceOf(owner, run);
+    const reason = path.reason(run);
+    run.notes.push(
+      record === undefined
+        ? { id, path: path.path, label, value, raw, steps: done, reason }
+        : { id, path: path.path, label, value, raw, steps: done, record, reason },
+    );
+  };
+}
+
+function stepsInWords(steps: readonly Step[]): string[] {
+  return steps.map((step) => printSteps([step]).slice(' | '.length));
+}
+
+/** Writes what a field or an answer says; undefined, and nothing written, where it is missing. */
+function writeValue(
+  part: string,
+  stored: unknown,
+  { apply, text, show, fallback }: CompiledSteps,
+  run: Run,
+  owner?: string,
+): string | undefined {
+  const value = apply ? apply(stored, run) : stored;
+  const missing = isMissing(value);
+  if (missing && fallback === undefined) return undefined;
+  const { words } = run;
+  if (words.keepsPlaces) words.beginValue();
+  let said;
+  if (!missing && !text) said = show(value as never, run, words, owner);
+  else {
+    // For most fields, which are texts, this spares a call.
+    said = missing ? fallback! : text === asItIs ? (value as string) : text!(value as never, run);
+    words.value(said);
+  }
+  if (words.keepsPlaces) words.endValue(placeId(part, run));
+  return said;
+}
+
+/** Compiles a blank: its answer as a value of its type. */
+export function compileBlank(node: Blank, scope: Scope): Piece {
+  const definition = scope.blanks.get(node.name)!;
+  const type = typeOfBlank(definition.answer);
+  const steps = compileSteps(node.steps, type, scope);
+  if (typeof steps === 'string') return refused(node, steps, scope);
+  const place = placeOf(scope, node);
+  const { name, preset } = definition;
+  const rawOfAnswer = rawOf(type);
+  const done = stepsInWords(node.steps);
+  const part = nextPart(scope);
+  return (run) => {
+    const id = placeId(part, run);
+    const answer = run.answers.get(name);
+    let value = writeValue(part, answer, steps, run);
+    if (value === undefined) {
+      const reason = `“${name}” has not been answered.`;
+      run.holes.push({ id, kind: 'blank', path: name, label: name, ...place, reason });
+      run.words.hole(id, 'blank', name);
+      value = `[${name}]`;
+    }
+    if (!run.notes) return;
+    const reason =
+      answer === undefined
+        ? 'not answered yet'
+        : answer === preset
+          ? 'the default'
+          : 'answered for this letter';
+    const raw = rawOfAnswer(answer, run.book.zone);
+    run.notes.push({ id, path: name, label: name, value, raw, steps: done, reason });
+  };
+}
+
+/** A gap or an unfinished part: its words stand there, and it is a hole. */
+export function compileOpen(node: Gap | Unfinished, scope: Scope): Piece {
+  const place = placeOf(scope, node);
+  const { words } = node;
+  const reason =
+    node.type === 'gap'
+      ? `A field is still to be put here: ${words}.`
+      : `“${words}” is made up and still to be replaced.`;
+  const kind = node.type;
+  const part = nextPart(scope);
+  return (run) => {
+    const id = placeId(part, run);
+    run.holes.push({ id, kind, path: words, label: words, ...place, reason });
+    run.words.hole(id, kind, words);
+  };
+}
