@@ -27,9 +27,9 @@ export interface View {
   sender: { name: string; title: string; email: string };
 }
 
+/** A letter rendered from what `prepare` makes of a view; by default from the view itself. */
 export interface Engine {
   name: string;
-  /** what it is given for a view, made before the clock runs */
   prepare?: (view: View) => unknown;
   render: (given: never) => string;
 }
@@ -157,18 +157,19 @@ function nunjucksEngine(): Engine {
 
 function eta(): Engine {
   const engine = new Eta({ autoEscape: true, useWith: false });
+  const path = (path: string) => (path.startsWith('line.') ? path : `it.view.${path}`);
   const compiled = engine.compile(
     letter({
-      value: (path) => `<%= ${path.startsWith('line.') ? path : `it.${path}`} %>`,
-      formatted: (by, path) => `<%= it.${by}(${path.startsWith('line.') ? path : `it.${path}`}) %>`,
-      when: (path, inner) => `<% if (it.${path}) { %>${inner}<% } %>`,
-      each: (path, inner) => `<% for (const line of it.${path}) { %>${inner('line.')}<% } %>`,
+      value: (of) => `<%= ${path(of)} %>`,
+      formatted: (by, of) => `<%= it.formats.${by}(${path(of)}) %>`,
+      when: (of, inner) => `<% if (${path(of)}) { %>${inner}<% } %>`,
+      each: (of, inner) => `<% for (const line of ${path(of)}) { %>${inner('line.')}<% } %>`,
     }),
   );
   return {
     name: 'eta',
-    prepare: (view) => ({ ...view, ...FORMATS }),
-    render: (view: object) => engine.render(compiled, view),
+    prepare: (view) => ({ view, formats: FORMATS }),
+    render: (given: object) => engine.render(compiled, given),
   };
 }
 

@@ -3,14 +3,15 @@ import { fillInto } from '../../src/core/fill/fillInto';
 import { fillTemplate } from '../../src/core/fill/fillTemplate';
 import { HtmlWriter } from '../../src/core/fill/write/htmlWriter';
 import type { Situation } from '../../src/core/records/which/situation';
-import { otherEngines } from './engines';
+import { letterByHand } from './byHand';
+import { otherEngines, type View } from './engines';
 import { ordinaryLetters } from './ordinaryLetters';
 import { manyRecords } from './records';
 import { viewOf } from './views';
 
 // Fills one ordinary letter for 2,000 clients with our core and with template libraries, in one process and run.
 const SETS = 2000;
-const ROUNDS = 9;
+const ROUNDS = 21;
 const { compiled, situations } = await ordinaryLetters(manyRecords(SETS));
 
 interface Contender {
@@ -18,14 +19,24 @@ interface Contender {
   fill: (i: number) => string;
 }
 
+const engines = otherEngines();
 const views = situations.map(viewOf);
+const itself = (view: View): unknown => view;
 const contenders: Contender[] = [
   { name: 'ours: HTML, text, notes, holes', fill: (i) => fillTemplate(compiled, situations[i]!).html },
   { name: 'ours: HTML alone', fill: (i) => htmlOf(compiled, situations[i]!) },
-  ...otherEngines().map(({ name, prepare, render }): Contender => {
-    const given = views.map((view) => prepare?.(view) ?? view);
-    return { name, fill: (i) => render(given[i] as never) };
+  {
+    name: 'by hand: HTML, text, notes, facts given',
+    fill: (i) => letterByHand(views[i]!).html,
+  },
+  ...engines.map(({ name, prepare = itself, render }): Contender => {
+    const given = views.map(prepare);
+    return { name: `${name}, facts given`, fill: (i) => render(given[i] as never) };
   }),
+  ...engines.map(({ name, prepare = itself, render }): Contender => ({
+    name,
+    fill: (i) => render(prepare(viewOf(situations[i]!)) as never),
+  })),
 ];
 
 // Names of contenders may be given, to look at these alone.
@@ -49,19 +60,22 @@ for (let round = 0; round < ROUNDS; round++) {
   }
 }
 const median = (name: string) => times.get(name)!.sort((a, b) => a - b)[ROUNDS >> 1]!;
-const eta = wanted.length && !wanted.includes('eta') ? NaN : median('eta');
+const COLUMNS = ['fills/s', 'µs each', 'against eta', 'and its facts given', 'slowest round'];
+const row = (name: string, cells: readonly string[]) =>
+  console.log(name.padEnd(40) + cells.map((cell, i) => cell.padStart(COLUMNS[i]!.length + 3)).join(''));
 console.log(`One ordinary letter, ${SETS} sets of records, median of ${ROUNDS} rounds in one process`);
-console.log(`${''.padEnd(32)}    fills/s      µs each   against eta   slowest round`);
+row('', COLUMNS);
+const ratio = (above: number, below: number) => `${(above / below).toFixed(2)} ×`;
 for (const { name } of measured) {
   const time = median(name);
-  const all = times.get(name)!;
-  console.log(
-    `${name.padEnd(32)} ${Math.round((SETS / time) * 1000)
-      .toLocaleString('en-GB')
-      .padStart(
-        10,
-      )}   ${((time / SETS) * 1000).toFixed(1).padStart(8)}   ${(eta / time).toFixed(2).padStart(8)} ×    ${(all.at(-1)! / time).toFixed(2).padStart(8)} ×`,
-  );
+  const against = ['eta', 'eta, facts given'].map((of) => ratio(measuredAs(of) ? median(of) : NaN, time));
+  const each = ((time / SETS) * 1000).toFixed(1);
+  const perSecond = Math.round((SETS / time) * 1000).toLocaleString('en-GB');
+  row(name, [perSecond, each, ...against, ratio(times.get(name)!.at(-1)!, time)]);
+}
+
+function measuredAs(name: string): boolean {
+  return measured.some((one) => one.name === name);
 }
 
 function htmlOf(template: CompiledTemplate, situation: Situation): string {
