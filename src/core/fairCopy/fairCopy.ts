@@ -1,5 +1,6 @@
 import type { CompiledTemplate } from '../fill/compileTemplate';
-import { fillInto, type Answers, type Outcome } from '../fill/fillInto';
+import { fillInto, type Answers } from '../fill/fillInto';
+import type { Outcome } from '../fill/filled';
 import type { Situation } from '../records/which/situation';
 import type { CopyDocument } from './copyDocument';
 import { CopyWriter } from './copyWriter';

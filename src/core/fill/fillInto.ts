@@ -4,25 +4,13 @@ import type { RecordBook } from '../records/recordBook';
 import type { Recipient } from '../records/which/chooseRecipient';
 import type { Situation } from '../records/which/situation';
 import type { CompiledTemplate } from './compileTemplate';
-import type { Addressee, Hole, Note } from './filled';
+import type { Addressee, Outcome } from './filled';
 import { formatsOf } from './formats/formatsOf';
-import type { Run } from './run';
+import type { Run, Source } from './run';
 import type { PageWriter, WordWriter } from './write/writer';
 
 /** Answers to blanks by name, read as their types (readAnswer). */
 export type Answers = ReadonlyMap<string, unknown>;
-
-/** What a filling gives besides what was written. */
-export interface Outcome {
-  to: Addressee[];
-  copies: Addressee[];
-  /** header lines the template asks for, filled; absent where it does not */
-  replyTo?: string;
-  copy?: string;
-  blindCopy?: string;
-  notes: Note[];
-  holes: Hole[];
-}
 
 /**
  * Fills a template for one situation into writers: the subject's words into one, the body into the other. Never
@@ -48,6 +36,7 @@ export function fillInto(
     frames: [],
     round: undefined,
     answers: withDefaults(template, answers),
+    sources: new Array<Source | undefined>(template.sources),
     notes: notes ? [] : undefined,
     holes: [],
     words: page,

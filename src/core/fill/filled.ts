@@ -1,5 +1,3 @@
-import type { Outcome } from './fillInto';
-
 /** What one smart field said, where it came from and why. One for each occurrence. */
 export interface Note {
   /** names the occurrence: the same for the same field of one template, whatever the records */
@@ -38,6 +36,18 @@ export interface Hole {
 export interface Addressee {
   name: string;
   email: string;
+}
+
+/** What a filling gives besides what was written. */
+export interface Outcome {
+  to: Addressee[];
+  copies: Addressee[];
+  /** header lines the template asks for, filled; absent where it does not */
+  replyTo?: string;
+  copy?: string;
+  blindCopy?: string;
+  notes: Note[];
+  holes: Hole[];
 }
 
 /** A template filled for one situation. */

@@ -16,6 +16,8 @@ export interface Run extends Deriving {
   round: string | undefined;
   /** by name; a blank without an answer or default is absent */
   answers: ReadonlyMap<string, unknown>;
+  /** what fields are read from, by number, as far as it was looked for */
+  sources: (Source | undefined)[];
   /** absent where nobody asks for them */
   notes: Note[] | undefined;
   holes: Hole[];
@@ -24,9 +26,21 @@ export interface Run extends Deriving {
   page: PageWriter;
 }
 
+/** What a field's fact is read from. */
+export interface Source {
+  /** the record, or where a path begins with none what it begins with */
+  owner: unknown;
+  /** `invoice:K-101` */
+  record: string | undefined;
+  /** why it is this one */
+  reason: string;
+}
+
 /** The value a section stands in; inside a listing also which one of how many. */
 export interface Frame {
   value: unknown;
+  /** what fields of the value are read from, once one asked for it */
+  source: Source | undefined;
   index: number;
   count: number;
 }

@@ -8,7 +8,8 @@ import { placeId, type Piece, type Run } from '../run';
 import { asItIs } from '../show';
 import { compileSteps, wholeRecord, type CompiledSteps } from '../steps/compileSteps';
 import { isMissing, rawOf } from '../values';
-import { missingFact, ownerName, ownerReference } from './missing';
+import { missingFact, ownerName } from './missing';
+import { sourceOf } from './source';
 
 /** Compiles a field: what it says, its note, and its hole where the fact is missing. */
 export function compileField(node: Field, scope: Scope): Piece {
@@ -18,16 +19,17 @@ export function compileField(node: Field, scope: Scope): Piece {
   if (typeof steps === 'string') return refused(node, steps, scope);
   if (steps.type.kind === 'record') return refused(node, wholeRecord(steps.type, scope, node.path), scope);
   const place = placeOf(scope, node);
-  const { owner: ownerOf, fact, label, type } = path;
-  const referenceOf = ownerReference(path, scope);
+  const { fact, label, type } = path;
+  const sourceIn = sourceOf(path, scope);
   const rawOfStored = rawOf(type);
   const done = stepsInWords(node.steps);
   const nameOfOwner = steps.type.kind === 'image' ? ownerName(path) : undefined;
   const part = nextPart(scope);
+  const write = valueWriter(part, steps);
   return (run) => {
-    const owner = ownerOf(run);
+    const { owner, record, reason } = sourceIn(run);
     const stored = owner === undefined ? undefined : fact(owner, run);
-    let value = writeValue(part, stored, steps, run, nameOfOwner?.(owner, run));
+    let value = write(stored, run, nameOfOwner === undefined ? undefined : nameOfOwner(owner, run));
     if (value === undefined) {
       const hole = missingFact(path, owner, run);
       const id = placeId(part, run);
@@ -38,12 +40,10 @@ export function compileField(node: Field, scope: Scope): Piece {
     if (!run.notes) return;
     const id = placeId(part, run);
     const raw = rawOfStored(stored, run.book.zone);
-    const record = referenceOf(owner, run);
-    const reason = path.reason(run);
     run.notes.push(
       record === undefined
-        ? { id, path: path.path, label, value, raw, steps: done, reason }
-        : { id, path: path.path, label, value, raw, steps: done, record, reason },
+        ? { id, path: node.path, label, value, raw, steps: done, reason }
+        : { id, path: node.path, label, value, raw, steps: done, record, reason },
     );
   };
 }
@@ -52,28 +52,26 @@ function stepsInWords(steps: readonly Step[]): string[] {
   return steps.map((step) => printSteps([step]).slice(' | '.length));
 }
 
-/** Writes what a field or an answer says; undefined, and nothing written, where it is missing. */
-function writeValue(
-  part: string,
-  stored: unknown,
-  { apply, text, show, fallback }: CompiledSteps,
-  run: Run,
-  owner?: string,
-): string | undefined {
-  const value = apply ? apply(stored, run) : stored;
-  const missing = isMissing(value);
-  if (missing && fallback === undefined) return undefined;
-  const { words } = run;
-  if (words.keepsPlaces) words.beginValue();
-  let said;
-  if (!missing && !text) said = show(value as never, run, words, owner);
-  else {
-    // For most fields, which are texts, this spares a call.
-    said = missing ? fallback! : text === asItIs ? (value as string) : text!(value as never, run);
-    words.value(said);
-  }
-  if (words.keepsPlaces) words.endValue(placeId(part, run));
-  return said;
+type WriteValue = (stored: unknown, run: Run, owner?: string) => string | undefined;
+
+/** Writes what a field or an answer says; gives undefined, and nothing is written, where it is missing. */
+function valueWriter(part: string, { apply, text, show, fallback }: CompiledSteps): WriteValue {
+  return (stored, run, owner) => {
+    const value = apply === undefined ? stored : apply(stored, run);
+    const missing = isMissing(value);
+    if (missing && fallback === undefined) return undefined;
+    const { words } = run;
+    if (words.keepsPlaces) words.beginValue();
+    let said;
+    if (!missing && text === undefined) said = show(value as never, run, words, owner);
+    else {
+      // For most fields, which are texts, this spares a call.
+      said = missing ? fallback! : text === asItIs ? (value as string) : text!(value as never, run);
+      words.value(said);
+    }
+    if (words.keepsPlaces) words.endValue(placeId(part, run));
+    return said;
+  };
 }
 
 /** Compiles a blank: its answer as a value of its type. */
@@ -87,10 +85,11 @@ export function compileBlank(node: Blank, scope: Scope): Piece {
   const rawOfAnswer = rawOf(type);
   const done = stepsInWords(node.steps);
   const part = nextPart(scope);
+  const write = valueWriter(part, steps);
   return (run) => {
     const id = placeId(part, run);
     const answer = run.answers.get(name);
-    let value = writeValue(part, answer, steps, run);
+    let value = write(answer, run);
     if (value === undefined) {
       const reason = `“${name}” has not been answered.`;
       run.holes.push({ id, kind: 'blank', path: name, label: name, ...place, reason });

@@ -35,6 +35,7 @@ export function newScope(
     places: context.places ?? new WeakMap(),
     file: context.file ?? head.name,
     parts: { of: context.key === undefined ? '' : `${context.key}:`, count: 0 },
+    sources: new Map(),
     problems,
     compileCondition,
   };

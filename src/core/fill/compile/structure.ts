@@ -53,10 +53,11 @@ export function compileSection<Child>(node: Section<Child>, scope: Scope, all: C
     const value = read(run);
     if (isMissing(value)) return;
     const items = type.kind === 'collection' ? (value as unknown[]) : [value];
-    const frame: Frame = { value: undefined, index: 0, count: items.length };
+    const frame: Frame = { value: undefined, source: undefined, index: 0, count: items.length };
     run.frames.push(frame);
     for (let i = 0; i < items.length; i++) {
       frame.value = items[i];
+      frame.source = undefined;
       frame.index = i;
       run.round = undefined;
       inner(run);

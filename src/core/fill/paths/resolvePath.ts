@@ -24,6 +24,8 @@ export interface ResolvedPath {
   /** the last record on the way, and its kind; where the way begins with no record, what it begins with */
   ownerKind: RecordKind | undefined;
   owner: Read;
+  /** the path of the owner; where it begins in a section, how many sections are around that one */
+  ownerPath: string | { depth: number; itself: boolean };
   /** the value, read from an owner that is there */
   fact: Hop;
   reason: (run: Run) => string;
@@ -51,6 +53,8 @@ interface Start {
   read: (run: Run) => unknown;
   reason: (run: Run) => string;
   label: string;
+  /** where it is the value of a section, how many are around that one */
+  depth?: number;
 }
 
 /** Judges a path by the list of fields (never by one client's records). Gives a message when it does not exist. */
@@ -97,14 +101,19 @@ function walked(
   const toOwner = Math.max(last, 0);
   const owner = toOwner === 0 ? start.read : from(start.read, along(way.slice(0, toOwner)));
   const fact = along(way.slice(toOwner));
+  const names = path.split('.');
   return {
     path,
     type,
     label,
-    root: start.name || path.split('.')[0]!,
+    root: start.name || names[0]!,
     read: toOwner === way.length ? owner : from(owner, fact),
     ownerKind: kind,
     owner,
+    ownerPath:
+      start.depth === undefined
+        ? names.slice(0, toOwner + 1).join('.')
+        : { depth: start.depth, itself: toOwner === 0 },
     fact,
     reason: start.reason,
   };
@@ -170,6 +179,7 @@ function frameStart(scope: Scope, depth: number, name: '' | '.'): Start | undefi
   return {
     name,
     type,
+    depth,
     label: type.kind === 'record' ? type.record : type.kind,
     read: (run) => run.frames[depth]?.value,
     reason: (run) => {

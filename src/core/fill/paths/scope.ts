@@ -29,6 +29,8 @@ export interface Scope {
   file: string;
   /** names the parts of the template, each differently */
   parts: { of: string; count: number };
+  /** the numbers of what fields are read from, by path */
+  sources: Map<string, number>;
   problems: Problem[];
   /** compiles the condition of a `where`; here because conditions are made of steps again */
   compileCondition: (

@@ -1,0 +1,62 @@
+import type { RecordKind } from '../../records/recordKind';
+import type { ResolvedPath } from '../paths/resolvePath';
+import type { Scope } from '../paths/scope';
+import type { Run, Source } from '../run';
+
+/** Finds what a field's fact is read from; once in a filling, or in a round of a section, for all fields of a record. */
+export function sourceOf(path: ResolvedPath, scope: Scope): (run: Run) => Source {
+  const { owner, ownerPath, reason } = path;
+  const referenceOf = ownerReference(path, scope);
+  const find = (run: Run): Source => {
+    const found = owner(run);
+    // Only notes ask for more than the record.
+    if (!run.notes) return { owner: found, record: undefined, reason: '' };
+    return { owner: found, record: referenceOf(found, run), reason: reason(run) };
+  };
+  if (typeof ownerPath !== 'string') {
+    const { depth, itself } = ownerPath;
+    return itself ? (run) => (run.frames[depth]!.source ??= find(run)) : find;
+  }
+  const { sources } = scope;
+  const number = sources.get(ownerPath) ?? sources.size;
+  sources.set(ownerPath, number);
+  return (run) => (run.sources[number] ??= find(run));
+}
+
+const KEYLESS = new Set<RecordKind>(['line', 'payment', 'instalment']);
+
+type Reference = (owner: unknown, run: Run) => string | undefined;
+
+/** The record that a field's fact belongs to, as `invoice:K-101`; a line stands for its invoice. */
+function ownerReference({ ownerKind }: ResolvedPath, scope: Scope): Reference {
+  if (!ownerKind) return () => undefined;
+  if (ownerKind === 'business') return () => 'business';
+  if (KEYLESS.has(ownerKind)) return referenceAround(scope);
+  return (owner, run) => {
+    const key = (owner as { key?: string } | undefined)?.key;
+    if (key === undefined) return undefined;
+    const kind = ownerKind === 'recipient' ? recipientKind(run) : ownerKind;
+    return kind === 'client' && isEnquirer(key, run) ? `enquiry:${key}` : `${kind}:${key}`;
+  };
+}
+
+/** What has no key is told by the record of the section around it, or else is the invoice's. */
+function referenceAround(scope: Scope): Reference {
+  const outer = scope.frames.findLastIndex((type) => type.kind === 'record' && !KEYLESS.has(type.record));
+  const kind = outer < 0 ? 'invoice' : (scope.frames[outer] as { record: RecordKind }).record;
+  return (owner, run) => {
+    if (owner === undefined) return undefined;
+    const around = outer < 0 ? run.situation.invoice?.record : (run.frames[outer]?.value as { key?: string });
+    return around?.key === undefined ? undefined : `${kind}:${around.key}`;
+  };
+}
+
+/** Whether a client is only whoever asked, with the facts of the enquiry. */
+function isEnquirer(key: string, { situation, book }: Run): boolean {
+  return situation.enquiry?.record.key === key && !book.clients.has(key);
+}
+
+/** The kind of whoever the letter goes to first. */
+export function recipientKind(run: Run): RecordKind {
+  return run.situation.recipients[0]?.record.kind ?? 'recipient';
+}
