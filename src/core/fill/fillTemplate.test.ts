@@ -293,6 +293,29 @@ describe('notes', () => {
     ]);
   });
 
+  it('of an instalment and a line name their invoice, in whatever section', () => {
+    const { notes } = fillSample(
+      '{{#client.invoices}}{{invoice.next_instalment.amount}}{{#lines}}{{net}}{{quantity}}{{/lines}}{{number}}{{/client.invoices}}',
+    );
+    expect(notes.map(({ path, record }) => `${path} ${record}`)).toEqual([
+      'invoice.next_instalment.amount invoice:K-101',
+      'net invoice:K-101',
+      'quantity invoice:K-101',
+      'net invoice:K-101',
+      'quantity invoice:K-101',
+      'number invoice:K-101',
+      'invoice.next_instalment.amount invoice:K-101',
+      'net invoice:K-102',
+      'quantity invoice:K-102',
+      'number invoice:K-102',
+    ]);
+    expect(new Set(notes.map(({ id }) => id)).size).toBe(notes.length);
+    expect(notes[2]!.reason).toBe('number 1 of 2 in the list');
+    expect(notes[4]!.reason).toBe('number 2 of 2 in the list');
+    const among = fillSample('{{#client.items}}{{invoice.next_instalment.amount}}{{/client.items}}').notes;
+    expect(new Set(among.map(({ record }) => record))).toEqual(new Set(['invoice:K-101']));
+  });
+
   it('of a line say 1 for a quantity that is left out', () => {
     expect(text('{{#invoice.lines}}{{quantity}} at {{tax_rate}}, {{/invoice.lines}}')).toBe(
       '2 at 20%, 1 at 0%,',

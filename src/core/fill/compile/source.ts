@@ -28,10 +28,10 @@ const KEYLESS = new Set<RecordKind>(['line', 'payment', 'instalment']);
 type Reference = (owner: unknown, run: Run) => string | undefined;
 
 /** The record that a field's fact belongs to, as `invoice:K-101`; a line stands for its invoice. */
-function ownerReference({ ownerKind }: ResolvedPath, scope: Scope): Reference {
+function ownerReference({ ownerKind, ownerPath }: ResolvedPath, { frames }: Scope): Reference {
   if (!ownerKind) return () => undefined;
   if (ownerKind === 'business') return () => 'business';
-  if (KEYLESS.has(ownerKind)) return referenceAround(scope);
+  if (KEYLESS.has(ownerKind)) return referenceAround(typeof ownerPath === 'string' ? [] : frames);
   return (owner, run) => {
     const key = (owner as { key?: string } | undefined)?.key;
     if (key === undefined) return undefined;
@@ -41,9 +41,9 @@ function ownerReference({ ownerKind }: ResolvedPath, scope: Scope): Reference {
 }
 
 /** What has no key is told by the record of the section around it, or else is the invoice's. */
-function referenceAround(scope: Scope): Reference {
-  const outer = scope.frames.findLastIndex((type) => type.kind === 'record' && !KEYLESS.has(type.record));
-  const kind = outer < 0 ? 'invoice' : (scope.frames[outer] as { record: RecordKind }).record;
+function referenceAround(frames: Scope['frames']): Reference {
+  const outer = frames.findLastIndex((type) => type.kind === 'record' && !KEYLESS.has(type.record));
+  const kind = outer < 0 ? 'invoice' : (frames[outer] as { record: RecordKind }).record;
   return (owner, run) => {
     if (owner === undefined) return undefined;
     const around = outer < 0 ? run.situation.invoice?.record : (run.frames[outer]?.value as { key?: string });
