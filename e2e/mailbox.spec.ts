@@ -1,5 +1,6 @@
 import { expect, test } from '@playwright/test';
 import nodemailer from 'nodemailer';
+import { refuseNext } from './writing';
 
 const MAILBOX = process.env.MAILBOX_URL!;
 
@@ -25,7 +26,6 @@ test('the mailbox stand-in takes letters, shows them, and refuses when told to',
   await page.getByRole('link', { name: 'Übermorgen' }).click();
   await expect(page.frameLocator('iframe').getByText('Hello Oda')).toBeVisible();
   await expect(page).toHaveTitle('Übermorgen');
-  if (project.name !== 'desk') return;
-  await request.post(`${MAILBOX}/refuse`, { data: { code: 550, words: 'No such mailbox here' } });
+  await refuseNext(request, to, 550, 'No such mailbox here');
   await expect(transport.sendMail(letter)).rejects.toThrow('550 No such mailbox here');
 });

@@ -42,7 +42,7 @@ export function marginOf(document: CopyDocument, filled: FilledLetter): MarginNo
     const known = byFact.get(fact);
     if (known) known.ids.push(place.id);
     else {
-      const one = { ...noteOf(place, note, hole, was), ...(hole || !note ? {} : answerOf(note, filled)) };
+      const one = noteOf(place, note, hole, was, filled);
       byFact.set(fact, one);
       margin.push(one);
     }
@@ -77,6 +77,7 @@ function noteOf(
   note: Note | undefined,
   hole: Hole | undefined,
   was: string | undefined,
+  filled: FilledLetter,
 ): MarginNote {
   return {
     id: place.id,
@@ -86,7 +87,7 @@ function noteOf(
     reason: hole?.reason ?? note!.reason,
     ...(note?.record === undefined ? {} : { record: note.record }),
     ...(was === undefined ? {} : { was }),
-    ...(hole ? { hole } : {}),
+    ...(hole ? { hole } : note && answerOf(note, filled)),
     inListing: place.id.includes('.'),
   };
 }

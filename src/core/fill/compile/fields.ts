@@ -56,22 +56,31 @@ type WriteValue = (stored: unknown, run: Run, owner?: string) => string | undefi
 
 /** Writes what a field or an answer says; gives undefined, and nothing is written, where it is missing. */
 function valueWriter(part: string, { apply, text, show, fallback }: CompiledSteps): WriteValue {
+  if (text && !apply && fallback === undefined) {
+    // As most fields are: nothing is done to the value, and it is written in words.
+    return (stored, run) => {
+      if (isMissing(stored)) return undefined;
+      return put(part, text === asItIs ? (stored as string) : text(stored as never, run), run);
+    };
+  }
   return (stored, run, owner) => {
-    const value = apply === undefined ? stored : apply(stored, run);
-    const missing = isMissing(value);
-    if (missing && fallback === undefined) return undefined;
+    const value = apply ? apply(stored, run) : stored;
+    if (isMissing(value)) return fallback === undefined ? undefined : put(part, fallback, run);
+    if (text) return put(part, text(value as never, run), run);
     const { words } = run;
     if (words.keepsPlaces) words.beginValue();
-    let said;
-    if (!missing && text === undefined) said = show(value as never, run, words, owner);
-    else {
-      // For most fields, which are texts, this spares a call.
-      said = missing ? fallback! : text === asItIs ? (value as string) : text!(value as never, run);
-      words.value(said);
-    }
+    const said = show(value as never, run, words, owner);
     if (words.keepsPlaces) words.endValue(placeId(part, run));
     return said;
   };
+}
+
+function put(part: string, said: string, run: Run): string {
+  const { words } = run;
+  if (words.keepsPlaces) words.beginValue();
+  words.value(said);
+  if (words.keepsPlaces) words.endValue(placeId(part, run));
+  return said;
 }
 
 /** Compiles a blank: its answer as a value of its type. */

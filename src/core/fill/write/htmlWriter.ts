@@ -44,7 +44,15 @@ const CODE_WORDS = '<span style="font-family:monospace">';
 // No mail reader keeps the spaces of a <pre> and wraps its lines, too.
 const CODE = `<div style="${BLOCK};font-family:monospace">`;
 
-/** A block that is being written. */
+/** A list with all but its beginning, in an item without blank lines and elsewhere. */
+const LIST = {
+  inner: ' style="margin:0;padding:0 0 0 24px">',
+  outer: ` style="${BLOCK};padding:0 0 0 24px">`,
+};
+const ORDERED = { inner: `<ol${LIST.inner}`, outer: `<ol${LIST.outer}` };
+const BULLETS = { inner: `<ul${LIST.inner}`, outer: `<ul${LIST.outer}` };
+
+/** A block that holds blocks, or a cell, while it is written. */
 interface Open {
   close: string;
   /** what had been written before a block that is left out when it turns out empty */
@@ -60,6 +68,10 @@ export class HtmlWriter implements PageWriter {
   readonly keepsPlaces = false;
   private out = '';
   private readonly open: Open[] = [];
+  /** the same of a block of words; there is one at a time, and most blocks are such */
+  private wordsBefore = '';
+  private wordsBegan = 0;
+  private wordsClose = '';
   /** in a list without blank lines, where words stand in the items themselves */
   private tight = false;
   /** how much had been written when the last item began */
@@ -127,20 +139,20 @@ export class HtmlWriter implements PageWriter {
     const { tight } = this;
     switch (block.type) {
       case 'paragraph':
-        if (!tight) return this.begin(PARAGRAPH, '</p>', true);
+        if (!tight) return this.beginWords(PARAGRAPH, '</p>');
         // Its words stand in the item itself.
-        return this.begin(this.out.length === this.itemBegan ? '' : '<br>', '', true);
+        return this.beginWords(this.out.length === this.itemBegan ? '' : '<br>', '');
       case 'heading':
-        return this.begin(HEADINGS[block.level - 1]!, `</h${block.level}>`, true);
+        return this.beginWords(HEADINGS[block.level - 1]!, `</h${block.level}>`);
       case 'quote':
         this.begin(QUOTE, '</blockquote>', true);
         this.tight = false;
         return;
       case 'list': {
-        const css = tight ? 'margin:0;padding:0 0 0 24px' : `${BLOCK};padding:0 0 0 24px`;
-        const name = block.ordered ? 'ol' : 'ul';
-        const from = block.ordered && block.start !== 1 ? ` start="${block.start}"` : '';
-        this.begin(`<${name}${from} style="${css}">`, `</${name}>`, true);
+        const place = tight ? 'inner' : 'outer';
+        if (!block.ordered) this.begin(BULLETS[place], '</ul>', true);
+        else if (block.start === 1) this.begin(ORDERED[place], '</ol>', true);
+        else this.begin(`<ol start="${block.start}"${LIST[place]}`, '</ol>', true);
         this.tight = block.tight;
         return;
       }
@@ -164,7 +176,7 @@ export class HtmlWriter implements PageWriter {
       }
       case 'code':
         this.inCode = true;
-        return this.begin(CODE, '</div>', true);
+        return this.beginWords(CODE, '</div>');
       case 'styled': {
         const css = block.styles.map((style) => STYLE_CSS[style]).join(';');
         this.begin(css ? `<div style="${css}">` : '<div>', '</div>', false);
@@ -173,12 +185,24 @@ export class HtmlWriter implements PageWriter {
     }
   }
 
-  endBlock(): void {
+  endBlock({ type }: BlockLook): void {
+    if (type === 'paragraph' || type === 'heading' || type === 'code') {
+      this.inCode = false;
+      if (this.out.length === this.wordsBegan) this.out = this.wordsBefore;
+      else this.out += this.wordsClose;
+      return;
+    }
     const { close, before, began, tight } = this.open.pop()!;
     this.tight = tight;
-    this.inCode = false;
     if (before !== undefined && this.out.length === began) this.out = before;
     else this.out += close;
+  }
+
+  private beginWords(open: string, close: string): void {
+    this.wordsBefore = this.out;
+    this.out += open;
+    this.wordsBegan = this.out.length;
+    this.wordsClose = close;
   }
 
   private begin(open: string, close: string, leftOutWhenEmpty: boolean): void {

@@ -68,7 +68,7 @@ export class LetterWriter implements PageWriter {
   }
 
   endBlock(block: BlockLook): void {
-    this.html.endBlock();
+    this.html.endBlock(block);
     this.text.endBlock(block);
   }
 

@@ -12,6 +12,7 @@ import {
 
 /** What is written into: the page, a list, an item, a quotation. */
 interface Container {
+  around: Container | undefined;
   text: string;
   /** stands between its blocks or items */
   separator: '\n' | '\n\n';
@@ -27,8 +28,9 @@ interface Container {
  */
 export class TextWriter implements PageWriter {
   readonly keepsPlaces = false;
-  /** outermost first */
-  private readonly open: Container[] = [container('\n\n')];
+  private readonly page = container('\n\n', undefined);
+  /** the innermost container that is open */
+  private into = this.page;
   private line = '';
   /** whether there are breaks in the line, and whether a space ends it */
   private broken = false;
@@ -43,7 +45,7 @@ export class TextWriter implements PageWriter {
   private rows: string[][] = [];
 
   end(): string {
-    const { text } = this.open[0]!;
+    const { text } = this.page;
     return text && `${text}\n`;
   }
 
@@ -108,16 +110,15 @@ export class TextWriter implements PageWriter {
   beginBlock(_id: string, block: BlockLook): void {
     switch (block.type) {
       case 'list': {
-        const list = container(block.tight ? '\n' : '\n\n');
-        if (block.ordered) list.number = block.start;
-        this.open.push(list);
+        this.into = container(block.tight ? '\n' : '\n\n', this.into);
+        if (block.ordered) this.into.number = block.start;
         return;
       }
       case 'item':
-        this.open.push(container(this.open.at(-1)!.separator));
+        this.into = container(this.into.separator, this.into);
         return;
       case 'quote':
-        this.open.push(container('\n\n'));
+        this.into = container('\n\n', this.into);
         return;
       case 'table':
         this.rows = [];
@@ -140,17 +141,17 @@ export class TextWriter implements PageWriter {
         this.rows.at(-1)!.push(this.lineEnd().replaceAll('\n', ' '));
         return;
       case 'item': {
-        const item = this.open.pop()!;
-        const list = this.open.at(-1)!;
+        const item = this.leave();
+        const list = this.into;
         const marker = list.number < 0 ? '- ' : `${list.number++}. `;
         return this.block(indent(item, marker), item.broken);
       }
       case 'list': {
-        const { text, broken } = this.open.pop()!;
+        const { text, broken } = this.leave();
         return this.block(text, broken);
       }
       case 'quote': {
-        const quote = this.open.pop()!;
+        const quote = this.leave();
         if (quote.text) this.block(indent(quote, '> ', '> '), quote.broken);
         return;
       }
@@ -165,20 +166,27 @@ export class TextWriter implements PageWriter {
     this.signature = undefined;
     const [before, after] = [tidy(line.slice(0, from)), tidy(line.slice(from, to))];
     const ownLine = before === '' || /\n[ \t]*$/.test(line.slice(0, from));
-    if (!after || !ownLine || line.slice(to).trim() || this.open.length > 1) {
+    if (!after || !ownLine || line.slice(to).trim() || this.into !== this.page) {
       return this.block(this.lineEnd(), true);
     }
     this.lineEnd();
     this.block(before ? `${before}\n${after}` : after, true);
-    this.signedFrom = this.open[0]!.text.length - after.length;
+    this.signedFrom = this.page.text.length - after.length;
   }
 
   private block(text: string, broken: boolean): void {
     if (!text) return;
-    const into = this.open.at(-1)!;
+    const { into } = this;
     this.signedFrom = undefined;
     into.broken ||= broken || into.text !== '';
     into.text = into.text ? into.text + into.separator + text : text;
+  }
+
+  /** Goes out of the innermost container, which it gives. */
+  private leave(): Container {
+    const { into } = this;
+    this.into = into.around!;
+    return into;
   }
 
   private lineEnd(): string {
@@ -223,6 +231,6 @@ function indent({ text, broken }: Container, first: string, rest?: string): stri
     .trimEnd();
 }
 
-function container(separator: Container['separator']): Container {
-  return { text: '', separator, broken: false, number: -1 };
+function container(separator: Container['separator'], around: Container | undefined): Container {
+  return { around, text: '', separator, broken: false, number: -1 };
 }
