@@ -9,6 +9,7 @@ const shared = {
 
 export default defineConfig({
   test: {
+    maxWorkers: '100%',
     projects: [
       // The core keeps nothing between calls that matters, so that its tests can share their modules.
       { test: { ...shared, name: 'core', include: ['src/core/**/*.test.ts'], isolate: false } },
