@@ -1,3 +1,4 @@
+import type { Note } from '../../src/core/fill/filled';
 import { Formats } from '../../src/core/fill/formats/formats';
 import { escapeWithBreaks } from '../../src/core/fill/write/escape';
 import type { View } from './engines';
@@ -12,26 +13,15 @@ const formats = new Formats({
 const DAY = 86_400_000;
 const P = '<p style="margin:0 0 1em">';
 
-interface Said {
-  id: string;
-  path: string;
-  label: string;
-  value: string;
-  raw: unknown;
-  steps: readonly string[];
-  record: string;
-  reason: string;
-}
-
 const NONE: readonly string[] = [];
 
 /**
  * The letter, its text and its notes as somebody would write them by hand for this one letter with our writers of
  * dates and sums, every fact given: what could at most be had. Nothing in it is ever missing.
  */
-export function letterByHand(view: View): { html: string; text: string; notes: Said[] } {
+export function letterByHand(view: View): { html: string; text: string; notes: Note[] } {
   const { greeting, business, client, booking, project, invoice, sender } = view;
-  const notes: Said[] = [];
+  const notes: Note[] = [];
   const note = (id: string, path: string, value: string, raw: unknown, record: string, reason: string) => {
     notes.push({ id, path, label: path, value, raw, steps: NONE, record, reason });
     return value;

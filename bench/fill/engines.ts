@@ -157,7 +157,7 @@ function nunjucksEngine(): Engine {
 
 function eta(): Engine {
   const engine = new Eta({ autoEscape: true, useWith: false });
-  const path = (path: string) => (path.startsWith('line.') ? path : `it.view.${path}`);
+  const path = (of: string) => (of.startsWith('line.') ? of : `it.view.${of}`);
   const compiled = engine.compile(
     letter({
       value: (of) => `<%= ${path(of)} %>`,

@@ -89,14 +89,13 @@ export class HtmlWriter implements PageWriter {
     this.out += this.inCode ? spaced(html.replaceAll('\n', '<br>')) : html;
   }
 
-  /** Words with nothing in them to be escaped. */
+  /** Words with nothing, or nothing more, in them to be escaped. */
   plain(text: string): void {
     this.out += this.inCode ? spaced(text) : text;
   }
 
   value(text: string): void {
-    const html = escapeWithBreaks(text);
-    this.out += this.inCode ? spaced(html) : html;
+    this.plain(escapeWithBreaks(text));
   }
 
   lineBreak(): void {
