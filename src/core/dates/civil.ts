@@ -73,18 +73,16 @@ export const isoOf = keepingDays((day) => {
   return `${year > 999 ? year : String(year).padStart(4, '0')}-${two(month)}-${two(d)}`;
 });
 
-const MOST_DAYS = 4096;
+/** The days from 1970 to 2149, which letters speak of. */
+const KEPT_DAYS = 65_536;
 
-/** Keeps what was worked out for a day: the days that a business's letters speak of are few. */
+/** Keeps what was worked out for a day, for 256 neighbours in one place; a table by number is the fastest there is. */
 export function keepingDays<T>(work: (day: Day) => T): (day: Day) => T {
-  const kept = new Map<Day, T>();
+  const kept: (T | undefined)[][] = [];
   return (day) => {
-    let result = kept.get(day);
-    if (result === undefined) {
-      if (kept.size >= MOST_DAYS) kept.clear();
-      kept.set(day, (result = work(day)));
-    }
-    return result;
+    if (!(day >= 0 && day < KEPT_DAYS)) return work(day);
+    const near = (kept[day >> 8] ??= new Array<T | undefined>(256));
+    return (near[day & 255] ??= work(day));
   };
 }
 

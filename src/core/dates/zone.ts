@@ -11,23 +11,26 @@ export interface WallClock {
 }
 
 const DAY_MS = 86_400_000;
+const T = 84;
+const COLON = 58;
 /** What may follow the minutes: seconds and their fraction, then the offset from UTC. */
 const REST = /^(?::([0-5]\d)(\.\d+)?)?(?:Z|([+-])([01]\d|2[0-3]):([0-5]\d))$/;
 const formats = new Map<string, Intl.DateTimeFormat>();
-/** A zone's offset at the start of a day in UTC: days are few where moments are many, and reading one is slow. */
-const starts = new Map<string, (day: Day) => number>();
+/** By zone, its offset on a day in UTC, NaN where it changes: days are few where moments are many, and to read one is slow. */
+const offsets = new Map<string, (day: Day) => number>();
+/** A business's moments are all read in one zone. */
+let last: { zone: string; offsetOn: (day: Day) => number } | undefined;
 
 /** Reads an ISO moment with its offset or Z; undefined when it is none. */
 export function readMoment(iso: string): Moment | undefined {
   const day = readDayAtStart(iso);
   const hour = twoDigits(iso, 11);
   const minute = twoDigits(iso, 14);
-  if (day === undefined || iso[10] !== 'T' || iso[13] !== ':' || !(hour < 24 && minute < 60))
-    return undefined;
+  if (day === undefined || iso.charCodeAt(10) !== T || iso.charCodeAt(13) !== COLON) return undefined;
+  if (!(hour < 24 && minute < 60)) return undefined;
   const moment = day * DAY_MS + (hour * 60 + minute) * 60_000;
-  const rest = iso.slice(16);
-  if (rest === 'Z' || rest === ':00Z') return moment;
-  const found = REST.exec(rest);
+  if (iso.length === 20 && iso.endsWith(':00Z')) return moment;
+  const found = REST.exec(iso.slice(16));
   if (!found) return undefined;
   const [, seconds = '0', fraction = '', sign, hours = '0', minutes = '0'] = found;
   const offset = (Number(hours) * 60 + Number(minutes)) * 60_000;
@@ -48,12 +51,20 @@ export function isTimeZone(name: string): boolean {
 
 /** Milliseconds the zone is ahead of UTC at a moment. */
 export function offsetAt(moment: Moment, zone: string): number {
-  let atStart = starts.get(zone);
-  if (!atStart) starts.set(zone, (atStart = keepingDays((day) => readOffset(day * DAY_MS, zone))));
-  const day = Math.floor(moment / DAY_MS);
-  const offset = atStart(day);
-  // No zone goes to another offset and back within a day.
-  return offset === atStart(day + 1) ? offset : readOffset(moment, zone);
+  if (last?.zone !== zone) last = { zone, offsetOn: offsetsOf(zone) };
+  const offset = last.offsetOn(Math.floor(moment / DAY_MS));
+  return Number.isNaN(offset) ? readOffset(moment, zone) : offset;
+}
+
+function offsetsOf(zone: string): (day: Day) => number {
+  let offsetOn = offsets.get(zone);
+  if (!offsetOn) {
+    const atStart = keepingDays((day) => readOffset(day * DAY_MS, zone));
+    // No zone goes to another offset and back within a day.
+    offsetOn = keepingDays((day) => (atStart(day) === atStart(day + 1) ? atStart(day) : NaN));
+    offsets.set(zone, offsetOn);
+  }
+  return offsetOn;
 }
 
 function readOffset(moment: Moment, zone: string): number {
@@ -89,17 +100,18 @@ export function isoMoment(moment: Moment, zone: string): string {
   const offset = offsetAt(moment, zone);
   const local = moment + offset;
   const day = Math.floor(local / DAY_MS);
-  const clock = clockOf(Math.floor((local - day * DAY_MS) / 1000));
-  const ahead = clockOf(Math.abs(Math.round(offset / 60_000)) * 60).slice(0, 5);
-  return `${isoOf(day)}T${clock}${offset < 0 ? '-' : '+'}${ahead}`;
+  const seconds = Math.floor((local - day * DAY_MS) / 1000);
+  const minutes = Math.floor(seconds / 60);
+  const sign = offset < 0 ? '-' : '+';
+  const ahead = CLOCK[Math.abs(Math.round(offset / 60_000))]!;
+  return isoOf(day) + 'T' + CLOCK[minutes]! + ':' + two(seconds - minutes * 60) + sign + ahead;
 }
 
-/** Seconds since midnight as "09:30:00". */
-function clockOf(seconds: number): string {
-  const minutes = Math.floor(seconds / 60);
-  const hours = Math.floor(minutes / 60);
-  return `${two(hours)}:${two(minutes - hours * 60)}:${two(seconds - minutes * 60)}`;
-}
+/** "09:30" by the minute of the day. */
+const CLOCK = Array.from(
+  { length: 1440 },
+  (_, minute) => `${two(Math.floor(minute / 60))}:${two(minute % 60)}`,
+);
 
 function formatFor(zone: string): Intl.DateTimeFormat {
   let format = formats.get(zone);

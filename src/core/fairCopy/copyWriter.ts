@@ -52,6 +52,10 @@ export class CopyWriter implements PageWriter {
     });
   }
 
+  plain(text: string): void {
+    this.add({ type: 'text', text });
+  }
+
   lineBreak(): void {
     this.add({ type: 'break' });
   }

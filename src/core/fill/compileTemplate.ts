@@ -17,8 +17,8 @@ export interface CompiledTemplate {
   copy?: (run: Run) => string;
   blindCopy?: (run: Run) => string;
   body: Piece;
-  /** how many records its fields are read from, but for those of sections */
-  sources: number;
+  /** how many slots its fields need for what they are read from */
+  slots: number;
 }
 
 /** Judges a template by the schema and compiles it; everything that is wrong is reported at once. */
@@ -41,7 +41,7 @@ export function compileTemplate(
     ...(head.copy ? { copy: compileLine(head.copy, judged) } : {}),
     ...(head.blindCopy ? { blindCopy: compileLine(head.blindCopy, judged) } : {}),
     body: compileBlocks(document.content, judged),
-    sources: scope.sources.size,
+    slots: scope.slotCount.of,
   };
   return problems.length ? { compiled: undefined, problems: eachOnce(problems) } : { compiled, problems: [] };
 }

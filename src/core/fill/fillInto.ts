@@ -36,7 +36,7 @@ export function fillInto(
     frames: [],
     round: undefined,
     answers: withDefaults(template, answers),
-    sources: new Array<Source | undefined>(template.sources),
+    sources: new Array<Source | undefined>(template.slots),
     notes: notes ? [] : undefined,
     holes: [],
     words: page,

@@ -16,7 +16,7 @@ export interface Run extends Deriving {
   round: string | undefined;
   /** by name; a blank without an answer or default is absent */
   answers: ReadonlyMap<string, unknown>;
-  /** what fields are read from, by number, as far as it was looked for */
+  /** what fields are read from, by slot, as far as it was looked for */
   sources: (Source | undefined)[];
   /** absent where nobody asks for them */
   notes: Note[] | undefined;
@@ -39,8 +39,6 @@ export interface Source {
 /** The value a section stands in; inside a listing also which one of how many. */
 export interface Frame {
   value: unknown;
-  /** what fields of the value are read from, once one asked for it */
-  source: Source | undefined;
   index: number;
   count: number;
 }
@@ -55,7 +53,7 @@ function roundOf({ frames, situation }: Run): string {
   let round = '';
   for (const { value, index } of frames) {
     const key = (value as { key?: string } | null)?.key;
-    round += `.${key ?? `${situation.invoice?.record.key ?? ''}#${index}`}`;
+    round += '.' + (key ?? (situation.invoice?.record.key ?? '') + '#' + index);
   }
   return round;
 }

@@ -44,6 +44,21 @@ export function textOf(type: FieldType): (value: never, run: Run) => string {
   }
 }
 
+/** Whether the default form of a type holds figures and words of the locale alone, in which nothing is to be escaped. */
+export function writtenPlain({ kind }: FieldType): boolean {
+  return FIGURES.has(kind);
+}
+
+const FIGURES = new Set<FieldType['kind']>([
+  'date',
+  'moment',
+  'money',
+  'number',
+  'percent',
+  'duration',
+  'yes/no',
+]);
+
 /** A text is shown as it stands. */
 export function asItIs(text: string): string {
   return text;

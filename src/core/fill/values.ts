@@ -55,12 +55,7 @@ export function readerOf(type: FieldType): Reader {
 /** Reads a text, which has the same letters as what is stored. */
 export function readText(stored: unknown): string | undefined {
   if (stored === undefined || stored === null || stored === '') return undefined;
-  return withLineFeeds(typeof stored === 'string' ? stored : String(stored));
-}
-
-/** However the lines of a text were ended where it came from, here they end with a line feed. */
-function withLineFeeds(text: string): string {
-  return text.includes('\r') ? text.replace(/\r\n?/g, '\n') : text;
+  return typeof stored === 'string' ? stored : String(stored);
 }
 
 /** Gives a value of a type as it would be stored, for notes; null where it is missing. */

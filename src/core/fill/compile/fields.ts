@@ -8,8 +8,9 @@ import { placeId, type Piece, type Run } from '../run';
 import { asItIs } from '../show';
 import { compileSteps, wholeRecord, type CompiledSteps } from '../steps/compileSteps';
 import { isMissing, rawOf } from '../values';
+import { isPlain } from '../write/escape';
 import { missingFact, ownerName } from './missing';
-import { sourceOf } from './source';
+import { slotOf, sourceOf } from './source';
 
 /** Compiles a field: what it says, its note, and its hole where the fact is missing. */
 export function compileField(node: Field, scope: Scope): Piece {
@@ -20,16 +21,24 @@ export function compileField(node: Field, scope: Scope): Piece {
   if (steps.type.kind === 'record') return refused(node, wholeRecord(steps.type, scope, node.path), scope);
   const place = placeOf(scope, node);
   const { fact, label, type } = path;
-  const sourceIn = sourceOf(path, scope);
+  const slot = slotOf(path, scope);
+  const find = sourceOf(path, scope);
   const rawOfStored = rawOf(type);
   const done = stepsInWords(node.steps);
   const nameOfOwner = steps.type.kind === 'image' ? ownerName(path) : undefined;
   const part = nextPart(scope);
   const write = valueWriter(part, steps);
+  const { text, plain } = steps;
+  // As most fields are: nothing is done to the value, and it is written in words.
+  const simple = text && !steps.apply && steps.fallback === undefined;
   return (run) => {
-    const { owner, record, reason } = sourceIn(run);
+    const { owner, record, reason } = (run.sources[slot] ??= find(run));
     const stored = owner === undefined ? undefined : fact(owner, run);
-    let value = write(stored, run, nameOfOwner === undefined ? undefined : nameOfOwner(owner, run));
+    let value = simple
+      ? isMissing(stored)
+        ? undefined
+        : put(part, text === asItIs ? (stored as string) : text(stored as never, run), plain, run)
+      : write(stored, run, nameOfOwner?.(owner, run));
     if (value === undefined) {
       const hole = missingFact(path, owner, run);
       const id = placeId(part, run);
@@ -55,18 +64,11 @@ function stepsInWords(steps: readonly Step[]): string[] {
 type WriteValue = (stored: unknown, run: Run, owner?: string) => string | undefined;
 
 /** Writes what a field or an answer says; gives undefined, and nothing is written, where it is missing. */
-function valueWriter(part: string, { apply, text, show, fallback }: CompiledSteps): WriteValue {
-  if (text && !apply && fallback === undefined) {
-    // As most fields are: nothing is done to the value, and it is written in words.
-    return (stored, run) => {
-      if (isMissing(stored)) return undefined;
-      return put(part, text === asItIs ? (stored as string) : text(stored as never, run), run);
-    };
-  }
+function valueWriter(part: string, { apply, text, plain, show, fallback }: CompiledSteps): WriteValue {
   return (stored, run, owner) => {
     const value = apply ? apply(stored, run) : stored;
-    if (isMissing(value)) return fallback === undefined ? undefined : put(part, fallback, run);
-    if (text) return put(part, text(value as never, run), run);
+    if (isMissing(value)) return fallback === undefined ? undefined : put(part, fallback, false, run);
+    if (text) return put(part, text(value as never, run), plain, run);
     const { words } = run;
     if (words.keepsPlaces) words.beginValue();
     const said = show(value as never, run, words, owner);
@@ -75,10 +77,15 @@ function valueWriter(part: string, { apply, text, show, fallback }: CompiledStep
   };
 }
 
-function put(part: string, said: string, run: Run): string {
+function put(part: string, said: string, plain: boolean, run: Run): string {
   const { words } = run;
   if (words.keepsPlaces) words.beginValue();
-  words.value(said);
+  if (plain || isPlain(said)) words.plain(said);
+  else {
+    // However its lines were ended where it came from, here they end with a line feed.
+    if (said.includes('\r')) said = said.replace(/\r\n?/g, '\n');
+    words.value(said);
+  }
   if (words.keepsPlaces) words.endValue(placeId(part, run));
   return said;
 }

@@ -35,7 +35,8 @@ export function newScope(
     places: context.places ?? new WeakMap(),
     file: context.file ?? head.name,
     parts: { of: context.key === undefined ? '' : `${context.key}:`, count: 0 },
-    sources: new Map(),
+    slots: new Map(),
+    slotCount: { of: 0 },
     problems,
     compileCondition,
   };

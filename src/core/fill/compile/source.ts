@@ -3,24 +3,27 @@ import type { ResolvedPath } from '../paths/resolvePath';
 import type { Scope } from '../paths/scope';
 import type { Run, Source } from '../run';
 
-/** Finds what a field's fact is read from; once in a filling, or in a round of a section, for all fields of a record. */
+/** Finds what a field's fact is read from. */
 export function sourceOf(path: ResolvedPath, scope: Scope): (run: Run) => Source {
-  const { owner, ownerPath, reason } = path;
+  const { owner, reason } = path;
   const referenceOf = ownerReference(path, scope);
-  const find = (run: Run): Source => {
+  return (run) => {
     const found = owner(run);
     // Only notes ask for more than the record.
     if (!run.notes) return { owner: found, record: undefined, reason: '' };
     return { owner: found, record: referenceOf(found, run), reason: reason(run) };
   };
-  if (typeof ownerPath !== 'string') {
-    const { depth, itself } = ownerPath;
-    return itself ? (run) => (run.frames[depth]!.source ??= find(run)) : find;
-  }
-  const { sources } = scope;
-  const number = sources.get(ownerPath) ?? sources.size;
-  sources.set(ownerPath, number);
-  return (run) => (run.sources[number] ??= find(run));
+}
+
+/**
+ * Where a filling keeps what a field is read from: it is found once, or once in each round of the section that the
+ * path begins in, for all fields of a record.
+ */
+export function slotOf({ ownerPath, depth }: ResolvedPath, scope: Scope): number {
+  const { slots } = depth === undefined ? scope : scope.frames[depth]!;
+  const slot = slots.get(ownerPath) ?? scope.slotCount.of++;
+  slots.set(ownerPath, slot);
+  return slot;
 }
 
 const KEYLESS = new Set<RecordKind>(['line', 'payment', 'instalment']);
@@ -28,26 +31,26 @@ const KEYLESS = new Set<RecordKind>(['line', 'payment', 'instalment']);
 type Reference = (owner: unknown, run: Run) => string | undefined;
 
 /** The record that a field's fact belongs to, as `invoice:K-101`; a line stands for its invoice. */
-function ownerReference({ ownerKind, ownerPath }: ResolvedPath, { frames }: Scope): Reference {
+function ownerReference({ ownerKind, depth }: ResolvedPath, { frames }: Scope): Reference {
   if (!ownerKind) return () => undefined;
   if (ownerKind === 'business') return () => 'business';
-  if (KEYLESS.has(ownerKind)) return referenceAround(typeof ownerPath === 'string' ? [] : frames);
+  if (KEYLESS.has(ownerKind)) return referenceAround(depth === undefined ? [] : frames);
   return (owner, run) => {
     const key = (owner as { key?: string } | undefined)?.key;
     if (key === undefined) return undefined;
     const kind = ownerKind === 'recipient' ? recipientKind(run) : ownerKind;
-    return kind === 'client' && isEnquirer(key, run) ? `enquiry:${key}` : `${kind}:${key}`;
+    return (kind === 'client' && isEnquirer(key, run) ? 'enquiry' : kind) + ':' + key;
   };
 }
 
 /** What has no key is told by the record of the section around it, or else is the invoice's. */
 function referenceAround(frames: Scope['frames']): Reference {
-  const outer = frames.findLastIndex((type) => type.kind === 'record' && !KEYLESS.has(type.record));
-  const kind = outer < 0 ? 'invoice' : (frames[outer] as { record: RecordKind }).record;
+  const outer = frames.findLastIndex(({ type }) => type.kind === 'record' && !KEYLESS.has(type.record));
+  const kind = outer < 0 ? 'invoice' : (frames[outer]!.type as { record: RecordKind }).record;
   return (owner, run) => {
     if (owner === undefined) return undefined;
     const around = outer < 0 ? run.situation.invoice?.record : (run.frames[outer]?.value as { key?: string });
-    return around?.key === undefined ? undefined : `${kind}:${around.key}`;
+    return around?.key === undefined ? undefined : kind + ':' + around.key;
   };
 }
 

@@ -48,18 +48,20 @@ export function compileSection<Child>(node: Section<Child>, scope: Scope, all: C
       if (read(run) === true) inner(run);
     };
   }
-  const inner = all(node.content, within(scope, type.kind === 'collection' ? type.of : type));
+  const inside = within(scope, type.kind === 'collection' ? type.of : type);
+  const inner = all(node.content, inside);
+  const slots = [...inside.frames.at(-1)!.slots.values()];
   return (run) => {
     const value = read(run);
     if (isMissing(value)) return;
     const items = type.kind === 'collection' ? (value as unknown[]) : [value];
-    const frame: Frame = { value: undefined, source: undefined, index: 0, count: items.length };
+    const frame: Frame = { value: undefined, index: 0, count: items.length };
     run.frames.push(frame);
     for (let i = 0; i < items.length; i++) {
       frame.value = items[i];
-      frame.source = undefined;
       frame.index = i;
       run.round = undefined;
+      for (const slot of slots) run.sources[slot] = undefined;
       inner(run);
     }
     run.frames.pop();

@@ -6,7 +6,7 @@ import type { AddressData } from '../../records/recordsFile';
 import { isStartingKind, RECORD_KINDS, type RecordKind } from '../../records/recordKind';
 import { LEADS_TO } from '../../records/which/situation';
 import { didYouMean } from '../../problems/nearest';
-import type { Run } from '../run';
+import type { Frame, Run } from '../run';
 import { readerOf, readText } from '../values';
 import { referenceOf } from './references';
 import { ROOTS } from './roots';
@@ -25,7 +25,8 @@ export interface ResolvedPath {
   ownerKind: RecordKind | undefined;
   owner: Read;
   /** the path of the owner; where it begins in a section, how many sections are around that one */
-  ownerPath: string | { depth: number; itself: boolean };
+  ownerPath: string;
+  depth: number | undefined;
   /** the value, read from an owner that is there */
   fact: Hop;
   reason: (run: Run) => string;
@@ -110,10 +111,8 @@ function walked(
     read: toOwner === way.length ? owner : from(owner, fact),
     ownerKind: kind,
     owner,
-    ownerPath:
-      start.depth === undefined
-        ? names.slice(0, toOwner + 1).join('.')
-        : { depth: start.depth, itself: toOwner === 0 },
+    ownerPath: names.slice(0, start.depth === undefined ? toOwner + 1 : toOwner).join('.'),
+    depth: start.depth,
     fact,
     reason: start.reason,
   };
@@ -141,7 +140,7 @@ function from(read: Read, hop: Hop): Read {
 /** Looks the first name up in the sections around, innermost first, then among the roots. */
 function findStart(name: string, scope: Scope): Start | string {
   for (let depth = scope.frames.length - 1; depth >= 0; depth--) {
-    const type = scope.frames[depth]!;
+    const { type } = scope.frames[depth]!;
     const has =
       type.kind === 'record'
         ? scope.schema.fields(type.record).has(name) ||
@@ -174,7 +173,7 @@ const LISTS: Record<string, string> = {
 };
 
 function frameStart(scope: Scope, depth: number, name: '' | '.'): Start | undefined {
-  const type = scope.frames[depth];
+  const type = scope.frames[depth]?.type;
   if (!type) return undefined;
   return {
     name,
@@ -184,12 +183,19 @@ function frameStart(scope: Scope, depth: number, name: '' | '.'): Start | undefi
     read: (run) => run.frames[depth]?.value,
     reason: (run) => {
       const frame = run.frames[depth];
-      return frame && frame.count > 1
-        ? `number ${frame.index + 1} of ${frame.count} in the list`
-        : 'the only one in the list';
+      return frame && frame.count > 1 ? placeInList(frame) : 'the only one in the list';
     },
   };
 }
+
+function placeInList({ index, count }: Frame): string {
+  const places = count < KEPT ? (PLACES[count] ??= []) : [];
+  return (places[index] ??= `number ${index + 1} of ${count} in the list`);
+}
+
+/** Lists are short and many: the words for their places are put together once, by length and index. */
+const PLACES: string[][] = [];
+const KEPT = 100;
 
 interface Found {
   hop: Hop;
@@ -296,7 +302,7 @@ function fieldNames(scope: Scope, kind: RecordKind): string[] {
 }
 
 function namesInFrames(scope: Scope): string[] {
-  return scope.frames.flatMap((type) => (type.kind === 'record' ? fieldNames(scope, type.record) : []));
+  return scope.frames.flatMap(({ type }) => (type.kind === 'record' ? fieldNames(scope, type.record) : []));
 }
 
 function a(word: string): string {

@@ -13,13 +13,19 @@ export interface ReadPassage {
   places: Places;
 }
 
+/** A section: the type of the values it stands in, and a slot for each path that begins with one of them. */
+interface FrameScope {
+  type: FieldType;
+  slots: Map<string, number>;
+}
+
 /** Everything a part of a template is judged by while it is compiled. */
 export interface Scope {
   schema: Schema;
   startsFrom: StartingKind;
   currency: string;
-  /** the types of the values that sections stand in, outermost first */
-  frames: readonly FieldType[];
+  /** the sections around this part, outermost first */
+  frames: readonly FrameScope[];
   passages: ReadonlyMap<string, ReadPassage>;
   /** the passages around this part, outermost first */
   inside: readonly string[];
@@ -29,8 +35,9 @@ export interface Scope {
   file: string;
   /** names the parts of the template, each differently */
   parts: { of: string; count: number };
-  /** the numbers of what fields are read from, by path */
-  sources: Map<string, number>;
+  /** where a filling keeps what fields are read from: a slot for each path that begins with no section */
+  slots: Map<string, number>;
+  slotCount: { of: number };
   problems: Problem[];
   /** compiles the condition of a `where`; here because conditions are made of steps again */
   compileCondition: (
@@ -61,6 +68,6 @@ export function refused(node: object, message: string, scope: Scope): () => void
 }
 
 /** The scope inside a section over values of a type. */
-export function within(scope: Scope, frame: FieldType): Scope {
-  return { ...scope, frames: [...scope.frames, frame] };
+export function within(scope: Scope, type: FieldType): Scope {
+  return { ...scope, frames: [...scope.frames, { type, slots: new Map() }] };
 }

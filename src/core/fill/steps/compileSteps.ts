@@ -5,7 +5,7 @@ import { printSteps } from '../../template/tags/printTag';
 import type { Step } from '../../template/tags/step';
 import type { Scope } from '../paths/scope';
 import type { Run } from '../run';
-import { defaultShow, textOf } from '../show';
+import { defaultShow, textOf, writtenPlain } from '../show';
 import { ADDRESS_STEPS, IMAGE_STEPS, LINK_STEPS, PHONE_STEPS, YES_NO_STEPS } from './contactSteps';
 import { DATE_STEPS } from './dateSteps';
 import { LIST_STEPS } from './listSteps';
@@ -39,6 +39,8 @@ export interface CompiledSteps {
   apply: ((value: unknown, run: Run) => unknown) | undefined;
   /** what the result says, where it is words alone; else `show` writes it */
   text: ((value: never, run: Run) => string) | undefined;
+  /** whether that holds nothing that would have to be escaped, whatever the value (isPlain) */
+  plain: boolean;
   show: Show;
   /** what speaks for a missing fact */
   fallback: string | undefined;
@@ -67,12 +69,13 @@ export function compileSteps(
     meanings.push(meaning);
     type = meaning.type;
   }
-  const show = meanings.at(-1)?.show;
+  const { show, plain = writtenPlain(type) } = meanings.at(-1) ?? {};
   const words = !show && type.kind !== 'link' && type.kind !== 'image';
   return {
     type,
     apply: chained(meanings),
     text: words ? textOf(type) : undefined,
+    plain,
     show: show ?? defaultShow(type),
     fallback,
   };

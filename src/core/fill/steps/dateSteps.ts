@@ -12,7 +12,7 @@ import { isoMoment, momentOf, wallClockOf, type Moment } from '../../dates/zone'
 import { scalar, type FieldType } from '../../records/fieldType';
 import { WEEKDAYS, type Step } from '../../template/tags/step';
 import type { Run } from '../run';
-import { form, type Judge, type Meaning, type StepTable } from './meaning';
+import { figures, type Judge, type Meaning, type StepTable } from './meaning';
 
 type Change = Extract<Step, { step: 'plus' | 'minus' }>;
 type DayForm = Parameters<Run['formats']['date']>[1];
@@ -46,7 +46,7 @@ function next(day: Day, { day: name }: Extract<Step, { step: 'next' }>): Day {
 /** Both dates and moments take these, a moment by its day on the business's calendar. */
 function dayForm(name: DayForm): Pick<StepTable, DayForm> {
   const judge: Judge<Step> = (_step, type) =>
-    form<number>((value, run) => run.formats.date(dayOf(value, type, run), name))();
+    figures<number>((value, run) => run.formats.date(dayOf(value, type, run), name))();
   return { [name]: judge };
 }
 
@@ -89,7 +89,7 @@ const toDate =
 const timeOnly =
   (write: (moment: Moment, run: Run) => string): Judge<Step> =>
   (_, type) =>
-    type.kind === 'moment' ? form(write)() : 'A date has no time of day.';
+    type.kind === 'moment' ? figures(write)() : 'A date has no time of day.';
 
 export const DATE_STEPS: StepTable = {
   ...dayForm('date'),
@@ -101,9 +101,11 @@ export const DATE_STEPS: StepTable = {
   time: timeOnly((moment, run) => run.formats.time(moment)),
   'date and time': timeOnly((moment, run) => run.formats.dateAndTime(moment)),
   'from now': (_, type) =>
-    form<number>((value, run) => run.formats.fromNow(dayOf(value, type, run), run.book.today))(),
+    figures<number>((value, run) => run.formats.fromNow(dayOf(value, type, run), run.book.today))(),
   iso: (_, type) =>
-    form<number>((value, run) => (type.kind === 'moment' ? isoMoment(value, run.book.zone) : isoOf(value)))(),
+    figures<number>((value, run) =>
+      type.kind === 'moment' ? isoMoment(value, run.book.zone) : isoOf(value),
+    )(),
   plus: change,
   minus: change,
   next: (step, type) => moved(type, (day) => next(day, step)),

@@ -58,7 +58,7 @@ function fieldOf(type: ListType, field: string, scope: Scope) {
 
 /** Runs something with a list's item as the innermost frame. */
 function inFrame<T>(value: unknown, run: Run, read: (run: Run) => T): T {
-  const frame: Frame = { value, source: undefined, index: 0, count: 1 };
+  const frame: Frame = { value, index: 0, count: 1 };
   run.frames.push(frame);
   try {
     return read(run);

@@ -14,6 +14,8 @@ export type Show = (value: never, run: Run, words: WordWriter, owner?: string) =
 export interface Meaning {
   type: FieldType;
   apply: (value: never, run: Run) => unknown;
+  /** whether the result holds nothing that would have to be escaped, whatever the value (isPlain) */
+  plain?: true;
   /** how the result is written, where that is not its type's default form */
   show?: Show;
 }
@@ -25,6 +27,11 @@ type Named<Name, S extends Step = Step> = S extends unknown ? (Name extends S['s
 
 /** The steps that a kind of value takes. A key is a step's name in the document model. */
 export type StepTable = { readonly [Name in Step['step']]?: Judge<Named<Name>> };
+
+/** A step that writes a value in figures and words of the locale. */
+export function figures<V>(write: (value: V, run: Run) => string): () => Meaning {
+  return () => ({ type: { kind: 'text' }, apply: write as Meaning['apply'], plain: true });
+}
 
 /** A step that writes a value as text. */
 export function form<V>(write: (value: V, run: Run) => string): () => Meaning {

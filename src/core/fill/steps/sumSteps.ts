@@ -1,7 +1,7 @@
 import { percentOf, readDecimal } from '../../money/exact';
 import type { FieldType } from '../../records/fieldType';
 import { smallWords } from '../formats/smallWords';
-import { form, same, type Meaning, type StepTable } from './meaning';
+import { figures, same, type Meaning, type StepTable } from './meaning';
 
 function ofPercent(
   percent: string,
@@ -18,18 +18,18 @@ function ofPercent(
 }
 
 export const MONEY_STEPS: StepTable = {
-  money: form((amount: number, run) => run.formats.money(amount)),
-  'whole money': form((amount: number, run) => run.formats.wholeMoney(amount)),
-  'plain number': form((amount: number, run) => run.formats.plainMoney(amount)),
+  money: figures((amount: number, run) => run.formats.money(amount)),
+  'whole money': figures((amount: number, run) => run.formats.wholeMoney(amount)),
+  'plain number': figures((amount: number, run) => run.formats.plainMoney(amount)),
   share: (step, type) => ofPercent(step.percent, type, (_, share) => share),
   'plus percent': (step, type) => ofPercent(step.percent, type, (amount, share) => amount + share),
   'minus percent': (step, type) => ofPercent(step.percent, type, (amount, share) => amount - share),
 };
 
 export const NUMBER_STEPS: StepTable = {
-  number: form((value: number, run) => run.formats.decimal(value)),
-  percent: form((value: number, run) => run.formats.percent(value)),
-  words: form((value: number, run) => {
+  number: figures((value: number, run) => run.formats.decimal(value)),
+  percent: figures((value: number, run) => run.formats.percent(value)),
+  words: figures((value: number, run) => {
     const { numbers } = smallWords(run.formats.settings.locale);
     return (Number.isInteger(value) && numbers[value - 1]) || run.formats.decimal(value);
   }),
@@ -37,9 +37,9 @@ export const NUMBER_STEPS: StepTable = {
 
 export const PERCENT_STEPS: StepTable = {
   percent: same(),
-  number: form((value: number, run) => run.formats.decimal(value)),
+  number: figures((value: number, run) => run.formats.decimal(value)),
 };
 
 export const DURATION_STEPS: StepTable = {
-  hours: form((minutes: number, run) => run.formats.hours(minutes)),
+  hours: figures((minutes: number, run) => run.formats.hours(minutes)),
 };

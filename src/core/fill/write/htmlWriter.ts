@@ -52,12 +52,11 @@ const LIST = {
 const ORDERED = { inner: `<ol${LIST.inner}`, outer: `<ol${LIST.outer}` };
 const BULLETS = { inner: `<ul${LIST.inner}`, outer: `<ul${LIST.outer}` };
 
-/** A block that holds blocks, or a cell, while it is written. */
+/** A block that holds blocks while it is written. */
 interface Open {
   close: string;
-  /** what had been written before a block that is left out when it turns out empty */
-  before: string | undefined;
-  /** how much had been written when its content began */
+  /** what had been written before it, and how much when its content began: one that turns out empty is left out */
+  before: string;
   began: number;
   /** whether the words around it stand in a list without blank lines */
   tight: boolean;
@@ -89,7 +88,6 @@ export class HtmlWriter implements PageWriter {
     this.out += this.inCode ? spaced(html.replaceAll('\n', '<br>')) : html;
   }
 
-  /** Words with nothing, or nothing more, in them to be escaped. */
   plain(text: string): void {
     this.out += this.inCode ? spaced(text) : text;
   }
@@ -144,57 +142,73 @@ export class HtmlWriter implements PageWriter {
       case 'heading':
         return this.beginWords(HEADINGS[block.level - 1]!, `</h${block.level}>`);
       case 'quote':
-        this.begin(QUOTE, '</blockquote>', true);
+        this.begin(QUOTE, '</blockquote>');
         this.tight = false;
         return;
       case 'list': {
         const place = tight ? 'inner' : 'outer';
-        if (!block.ordered) this.begin(BULLETS[place], '</ul>', true);
-        else if (block.start === 1) this.begin(ORDERED[place], '</ol>', true);
-        else this.begin(`<ol start="${block.start}"${LIST[place]}`, '</ol>', true);
+        if (!block.ordered) this.begin(BULLETS[place], '</ul>');
+        else if (block.start === 1) this.begin(ORDERED[place], '</ol>');
+        else this.begin(`<ol start="${block.start}"${LIST[place]}`, '</ol>');
         this.tight = block.tight;
         return;
       }
       case 'item':
-        this.begin(ITEM, '</li>', false);
+        this.out += ITEM;
         this.itemBegan = this.out.length;
         return;
       case 'table':
-        this.begin(TABLE, '</table>', false);
+        this.begin(TABLE, '</table>');
         this.align = block.align;
         this.tight = false;
         return;
       case 'row':
         this.column = 0;
         this.inHeader = block.header;
-        return this.begin('<tr>', '</tr>', false);
+        this.out += '<tr>';
+        return;
       case 'cell': {
         const name = this.inHeader ? 'th' : 'td';
         const side = this.align[this.column++] ?? 'left';
-        return this.begin(`<${name} align="${side}" style="${CELL}">`, `</${name}>`, false);
+        this.out += `<${name} align="${side}" style="${CELL}">`;
+        return;
       }
       case 'code':
         this.inCode = true;
         return this.beginWords(CODE, '</div>');
       case 'styled': {
         const css = block.styles.map((style) => STYLE_CSS[style]).join(';');
-        this.begin(css ? `<div style="${css}">` : '<div>', '</div>', false);
+        this.begin(css ? `<div style="${css}">` : '<div>', '</div>');
         this.tight = false;
       }
     }
   }
 
   endBlock({ type }: BlockLook): void {
-    if (type === 'paragraph' || type === 'heading' || type === 'code') {
-      this.inCode = false;
-      if (this.out.length === this.wordsBegan) this.out = this.wordsBefore;
-      else this.out += this.wordsClose;
-      return;
+    switch (type) {
+      case 'paragraph':
+      case 'heading':
+      case 'code':
+        this.inCode = false;
+        if (this.out.length === this.wordsBegan) this.out = this.wordsBefore;
+        else this.out += this.wordsClose;
+        return;
+      case 'item':
+        this.out += '</li>';
+        return;
+      case 'row':
+        this.out += '</tr>';
+        return;
+      case 'cell':
+        this.out += this.inHeader ? '</th>' : '</td>';
+        return;
+      default: {
+        const { close, before, began, tight } = this.open.pop()!;
+        this.tight = tight;
+        if (this.out.length === began) this.out = before;
+        else this.out += close;
+      }
     }
-    const { close, before, began, tight } = this.open.pop()!;
-    this.tight = tight;
-    if (before !== undefined && this.out.length === began) this.out = before;
-    else this.out += close;
   }
 
   private beginWords(open: string, close: string): void {
@@ -204,8 +218,8 @@ export class HtmlWriter implements PageWriter {
     this.wordsClose = close;
   }
 
-  private begin(open: string, close: string, leftOutWhenEmpty: boolean): void {
-    const before = leftOutWhenEmpty ? this.out : undefined;
+  private begin(open: string, close: string): void {
+    const before = this.out;
     this.out += open;
     this.open.push({ close, before, began: this.out.length, tight: this.tight });
   }

@@ -1,4 +1,3 @@
-import { isPlain } from './escape';
 import type { HoleKind } from '../filled';
 import { HtmlWriter } from './htmlWriter';
 import { TextWriter } from './textWriter';
@@ -23,14 +22,13 @@ export class LetterWriter implements PageWriter {
   }
 
   value(text: string): void {
-    // Most values hold nothing that is written otherwise in one of the two, which one look tells for both.
-    if (isPlain(text)) {
-      this.html.plain(text);
-      this.text.plain(text);
-    } else {
-      this.html.value(text);
-      this.text.value(text);
-    }
+    this.html.value(text);
+    this.text.value(text);
+  }
+
+  plain(text: string): void {
+    this.html.plain(text);
+    this.text.plain(text);
   }
 
   lineBreak(): void {

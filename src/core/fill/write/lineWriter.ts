@@ -17,6 +17,10 @@ export class LineWriter implements WordWriter {
     this.out += text;
   }
 
+  plain(text: string): void {
+    this.value(text);
+  }
+
   lineBreak(): void {
     this.out += ' ';
   }

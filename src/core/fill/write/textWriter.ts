@@ -1,7 +1,6 @@
 import type { Alignment } from '../../template/document';
 import type { HoleKind } from '../filled';
 import {
-  endsOpen,
   holeInWords,
   type BlockLook,
   type ImageLook,
@@ -13,11 +12,14 @@ import {
 /** What is written into: the page, a list, an item, a quotation. */
 interface Container {
   around: Container | undefined;
-  text: string;
-  /** stands between its blocks or items */
-  separator: '\n' | '\n\n';
-  /** whether the text has more than one line */
-  broken: boolean;
+  /** what its first line begins with */
+  first: string;
+  /** what its other lines begin with, with all that is around it */
+  prefix: string;
+  /** whether something was written into it; what turns out empty is left out */
+  begun: boolean;
+  /** whether there are no empty lines between its blocks or items */
+  tight: boolean;
   /** the number of a list's next item; -1 where its items have none */
   number: number;
 }
@@ -28,13 +30,14 @@ interface Container {
  */
 export class TextWriter implements PageWriter {
   readonly keepsPlaces = false;
-  private readonly page = container('\n\n', undefined);
-  /** the innermost container that is open */
-  private into = this.page;
+  private out = '';
+  /** the innermost container that is open; the page's own is the outermost */
+  private into = container(undefined, '', '', false);
   private line = '';
-  /** whether there are breaks in the line, and whether a space ends it */
+  /** whether there are breaks in the line */
   private broken = false;
-  private endsOpen = false;
+  /** what was last written into it: to look into the line itself would copy it together */
+  private last = '';
   /** where in the line the words of the open link begin */
   private linkBegan = 0;
   /** from where to where the signature stands in the line */
@@ -45,8 +48,7 @@ export class TextWriter implements PageWriter {
   private rows: string[][] = [];
 
   end(): string {
-    const { text } = this.page;
-    return text && `${text}\n`;
+    return this.out && `${this.out}\n`;
   }
 
   /** Where the signature begins that the text ends with; undefined where it does not end with one. */
@@ -54,22 +56,19 @@ export class TextWriter implements PageWriter {
     return this.signedFrom;
   }
 
-  literal({ plain, broken, open }: Literal): void {
-    this.line += plain;
-    this.broken ||= broken;
-    this.endsOpen = open;
+  literal({ plain, broken }: Literal): void {
+    if (broken) this.broken = true;
+    this.plain(plain);
   }
 
-  /** Words without a line break and without a space at their end. */
   plain(text: string): void {
     this.line += text;
-    this.endsOpen = false;
+    if (text) this.last = text;
   }
 
   value(text: string): void {
-    this.line += text;
-    this.broken ||= text.includes('\n');
-    this.endsOpen = endsOpen(text);
+    if (text.includes('\n')) this.broken = true;
+    this.plain(text);
   }
 
   lineBreak(): void {
@@ -110,15 +109,18 @@ export class TextWriter implements PageWriter {
   beginBlock(_id: string, block: BlockLook): void {
     switch (block.type) {
       case 'list': {
-        this.into = container(block.tight ? '\n' : '\n\n', this.into);
+        this.into = container(this.into, '', '', block.tight);
         if (block.ordered) this.into.number = block.start;
         return;
       }
-      case 'item':
-        this.into = container(this.into.separator, this.into);
+      case 'item': {
+        const list = this.into;
+        const marker = list.number < 0 ? '- ' : `${list.number++}. `;
+        this.into = container(list, marker, list.number < 0 ? '  ' : ' '.repeat(marker.length), list.tight);
         return;
+      }
       case 'quote':
-        this.into = container('\n\n', this.into);
+        this.into = container(this.into, '> ', '> ', false);
         return;
       case 'table':
         this.rows = [];
@@ -140,21 +142,14 @@ export class TextWriter implements PageWriter {
       case 'cell':
         this.rows.at(-1)!.push(this.lineEnd().replaceAll('\n', ' '));
         return;
-      case 'item': {
-        const item = this.leave();
-        const list = this.into;
-        const marker = list.number < 0 ? '- ' : `${list.number++}. `;
-        return this.block(indent(item, marker), item.broken);
-      }
-      case 'list': {
-        const { text, broken } = this.leave();
-        return this.block(text, broken);
-      }
-      case 'quote': {
-        const quote = this.leave();
-        if (quote.text) this.block(indent(quote, '> ', '> '), quote.broken);
+      case 'item':
+        if (!this.into.begun) this.out += next(this.into).trimEnd();
+        this.into = this.into.around!;
         return;
-      }
+      case 'list':
+      case 'quote':
+        this.into = this.into.around!;
+        return;
       case 'table':
         return this.block(this.aligned(block.align), true);
     }
@@ -166,35 +161,28 @@ export class TextWriter implements PageWriter {
     this.signature = undefined;
     const [before, after] = [tidy(line.slice(0, from)), tidy(line.slice(from, to))];
     const ownLine = before === '' || /\n[ \t]*$/.test(line.slice(0, from));
-    if (!after || !ownLine || line.slice(to).trim() || this.into !== this.page) {
+    if (!after || !ownLine || line.slice(to).trim() || this.into.around) {
       return this.block(this.lineEnd(), true);
     }
     this.lineEnd();
     this.block(before ? `${before}\n${after}` : after, true);
-    this.signedFrom = this.page.text.length - after.length;
+    this.signedFrom = this.out.length - after.length;
   }
 
   private block(text: string, broken: boolean): void {
     if (!text) return;
     const { into } = this;
     this.signedFrom = undefined;
-    into.broken ||= broken || into.text !== '';
-    into.text = into.text ? into.text + into.separator + text : text;
-  }
-
-  /** Goes out of the innermost container, which it gives. */
-  private leave(): Container {
-    const { into } = this;
-    this.into = into.around!;
-    return into;
+    this.out += next(into);
+    this.out += broken && into.prefix ? indented(text, into.prefix) : text;
   }
 
   private lineEnd(): string {
-    const { line, broken, endsOpen } = this;
+    const { line, broken, last } = this;
     this.line = '';
     this.broken = false;
-    // To look into the line itself would copy it together.
-    return broken || endsOpen ? tidy(line) : line;
+    const end = last.charCodeAt(last.length - 1);
+    return broken || end === SPACE || end === TAB ? tidy(line) : line;
   }
 
   private aligned(align: readonly Alignment[]): string {
@@ -215,22 +203,32 @@ export class TextWriter implements PageWriter {
   }
 }
 
+const SPACE = 32;
+const TAB = 9;
+
 /** Without spaces at the ends of lines, and without empty lines around. */
 function tidy(text: string): string {
   return /^\n|[ \t\n]$|[ \t]\n/.test(text) ? text.replace(/[ \t]+$/gm, '').replace(/^\n+|\n+$/g, '') : text;
 }
 
-/** @param rest what stands before the lines after the first; by default as many spaces as `first` is long */
-function indent({ text, broken }: Container, first: string, rest?: string): string {
-  if (!broken) return text ? first + text : first.trimEnd();
-  const before = rest ?? ' '.repeat(first.length);
-  return text
-    .split('\n')
-    .map((line, i) => (i === 0 ? first : line ? before : before.trimEnd()) + line)
-    .join('\n')
-    .trimEnd();
+/** What stands before the next block or item of a container, which it begins where nothing was written into it. */
+function next(into: Container): string {
+  if (into.begun) {
+    const { tight, prefix } = into;
+    if (!prefix) return tight ? '\n' : '\n\n';
+    return tight ? '\n' + prefix : '\n' + prefix.trimEnd() + '\n' + prefix;
+  }
+  into.begun = true;
+  return into.around ? next(into.around) + into.first : into.first;
 }
 
-function container(separator: Container['separator'], around: Container | undefined): Container {
-  return { around, text: '', separator, broken: false, number: -1 };
+function indented(text: string, prefix: string): string {
+  const empty = prefix.trimEnd();
+  return text.replace(/\n([^\n]?)/g, (_, next: string) => (next ? `\n${prefix}${next}` : `\n${empty}`));
+}
+
+/** @param rest what its lines after the first begin with, inside what is around it */
+function container(around: Container | undefined, first: string, rest: string, tight: boolean): Container {
+  const prefix = around ? around.prefix + rest : rest;
+  return { around, first, prefix, begun: false, tight, number: -1 };
 }

@@ -34,18 +34,12 @@ export type BlockLook =
 export interface Literal {
   plain: string;
   html: string;
-  /** whether there are line breaks among them, and whether they end in a space */
+  /** whether there are line breaks among them */
   broken: boolean;
-  open: boolean;
 }
 
 export function literal(plain: string): Literal {
-  return { plain, html: escapeHtml(plain), broken: plain.includes('\n'), open: endsOpen(plain) };
-}
-
-/** Whether a space at the end of a text may have to go; of no text one does not know what stands before. */
-export function endsOpen(text: string): boolean {
-  return text === '' || /[ \t\n]$/.test(text);
+  return { plain, html: escapeHtml(plain), broken: plain.includes('\n') };
 }
 
 /** Takes the words of a line: a subject, a heading, a paragraph, a cell. */
@@ -55,6 +49,8 @@ export interface WordWriter {
   literal(words: Literal): void;
   /** a value: escaped here, and never read as anything but words */
   value(text: string): void;
+  /** a value in which nothing is to be escaped or broken (isPlain) */
+  plain(text: string): void;
   lineBreak(): void;
   image(look: ImageLook): void;
   /** what is written until its end stands under the mark */
