@@ -15,7 +15,7 @@ export type Reader = (stored: unknown) => unknown;
 export function readerOf(type: FieldType): Reader {
   switch (type.kind) {
     case 'date':
-      return (stored) => (typeof stored === 'string' ? readDay(stored) : undefined);
+      return readDate;
     case 'moment':
       return (stored) => (typeof stored === 'string' ? readMoment(stored) : undefined);
     case 'money':
@@ -50,6 +50,10 @@ export function readerOf(type: FieldType): Reader {
     default:
       return readText;
   }
+}
+
+export function readDate(stored: unknown): Day | undefined {
+  return typeof stored === 'string' ? readDay(stored) : undefined;
 }
 
 /** Reads a text, which has the same letters as what is stored. */

@@ -27,18 +27,10 @@ export function compileField(node: Field, scope: Scope): Piece {
   const done = stepsInWords(node.steps);
   const nameOfOwner = steps.type.kind === 'image' ? ownerName(path) : undefined;
   const part = nextPart(scope);
-  const write = valueWriter(part, steps);
-  const { text, plain } = steps;
-  // As most fields are: nothing is done to the value, and it is written in words.
-  const simple = text && !steps.apply && steps.fallback === undefined;
   return (run) => {
     const { owner, record, reason } = (run.sources[slot] ??= find(run));
-    const stored = owner === undefined ? undefined : fact(owner, run);
-    let value = simple
-      ? isMissing(stored)
-        ? undefined
-        : put(part, text === asItIs ? (stored as string) : text(stored as never, run), plain, run)
-      : write(stored, run, nameOfOwner?.(owner, run));
+    const stored = owner === undefined ? undefined : fact(owner as never, run);
+    let value = write(part, steps, stored, run, nameOfOwner?.(owner, run));
     if (value === undefined) {
       const hole = missingFact(path, owner, run);
       const id = placeId(part, run);
@@ -61,20 +53,23 @@ function stepsInWords(steps: readonly Step[]): string[] {
   return steps.map((step) => printSteps([step]).slice(' | '.length));
 }
 
-type WriteValue = (stored: unknown, run: Run, owner?: string) => string | undefined;
-
 /** Writes what a field or an answer says; gives undefined, and nothing is written, where it is missing. */
-function valueWriter(part: string, { apply, text, plain, show, fallback }: CompiledSteps): WriteValue {
-  return (stored, run, owner) => {
-    const value = apply ? apply(stored, run) : stored;
-    if (isMissing(value)) return fallback === undefined ? undefined : put(part, fallback, false, run);
-    if (text) return put(part, text(value as never, run), plain, run);
-    const { words } = run;
-    if (words.keepsPlaces) words.beginValue();
-    const said = show(value as never, run, words, owner);
-    if (words.keepsPlaces) words.endValue(placeId(part, run));
-    return said;
-  };
+function write(
+  part: string,
+  { apply, text, plain, show, fallback }: CompiledSteps,
+  stored: unknown,
+  run: Run,
+  owner?: string,
+): string | undefined {
+  const value = apply && stored !== undefined ? apply(stored, run) : stored;
+  if (isMissing(value)) return fallback === undefined ? undefined : put(part, fallback, false, run);
+  if (text === asItIs) return put(part, value as string, plain, run);
+  if (text) return put(part, text(value as never, run), plain, run);
+  const { words } = run;
+  if (words.keepsPlaces) words.beginValue();
+  const said = show(value as never, run, words, owner);
+  if (words.keepsPlaces) words.endValue(placeId(part, run));
+  return said;
 }
 
 function put(part: string, said: string, plain: boolean, run: Run): string {
@@ -101,11 +96,10 @@ export function compileBlank(node: Blank, scope: Scope): Piece {
   const rawOfAnswer = rawOf(type);
   const done = stepsInWords(node.steps);
   const part = nextPart(scope);
-  const write = valueWriter(part, steps);
   return (run) => {
     const id = placeId(part, run);
     const answer = run.answers.get(name);
-    let value = write(answer, run);
+    let value = write(part, steps, answer, run);
     if (value === undefined) {
       const reason = `“${name}” has not been answered.`;
       run.holes.push({ id, kind: 'blank', path: name, label: name, ...place, reason });

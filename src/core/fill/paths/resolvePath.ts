@@ -7,7 +7,7 @@ import { isStartingKind, RECORD_KINDS, type RecordKind } from '../../records/rec
 import { LEADS_TO } from '../../records/which/situation';
 import { didYouMean } from '../../problems/nearest';
 import type { Frame, Run } from '../run';
-import { readerOf, readText } from '../values';
+import { readDate, readerOf, readText } from '../values';
 import { referenceOf } from './references';
 import { ROOTS } from './roots';
 import type { Scope } from './scope';
@@ -37,15 +37,15 @@ export interface ResolvedPath {
 type Read = (run: Run) => unknown;
 
 /** One step of a way, from what is there to what is meant; it is not gone where nothing is. */
-type Hop = (value: unknown, run: Run) => unknown;
+type Hop = (value: never, run: Run) => unknown;
 
 /** To a fact that a record of the catalogue stores: no key of it is a name that objects inherit (a test says so). */
 function storedFact(key: string, type: FieldType): Hop {
   const read = readerOf(type);
-  // Most facts are texts, which are read here without a call through a variable.
-  return read === readText
-    ? (data) => readText((data as Record<string, unknown>)[key])
-    : (data) => read((data as Record<string, unknown>)[key]);
+  // Most facts are texts and dates, which are read here without a call through a variable.
+  if (read === readText) return (data) => readText((data as Record<string, unknown>)[key]);
+  if (read === readDate) return (data) => readDate((data as Record<string, unknown>)[key]);
+  return (data) => read((data as Record<string, unknown>)[key]);
 }
 
 interface Start {
@@ -124,7 +124,7 @@ function along(hops: readonly Hop[]): Hop {
   return others.reduce(
     (before, hop) => (value, run) => {
       const next = before(value, run);
-      return next === undefined ? undefined : hop(next, run);
+      return next === undefined ? undefined : hop(next as never, run);
     },
     first,
   );
@@ -133,7 +133,7 @@ function along(hops: readonly Hop[]): Hop {
 function from(read: Read, hop: Hop): Read {
   return (run) => {
     const value = read(run);
-    return value === undefined ? undefined : hop(value, run);
+    return value === undefined ? undefined : hop(value as never, run);
   };
 }
 
@@ -254,7 +254,7 @@ function fieldHop(kind: RecordKind, field: FieldDefinition): Omit<Found, 'taken'
   const { key, type, label, shownAs } = field;
   const found = { type, label, ...(shownAs ? { shownAs } : {}) };
   const derive = DERIVATIONS[kind]?.[key];
-  if (derive) return { ...found, hop: (data, run) => derive(data as never, run) };
+  if (derive) return { ...found, hop: derive };
   if (field.refers) {
     const refer = referenceOf(kind, key);
     return { ...found, hop: (data, run) => refer(data as never, run.book) };

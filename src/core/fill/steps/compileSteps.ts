@@ -35,7 +35,7 @@ const TABLES: Readonly<Record<FieldType['kind'], StepTable>> = {
 /** A value's way through its steps. */
 export interface CompiledSteps {
   type: FieldType;
-  /** undefined in, or a missing result, gives undefined; absent where the value stays as it is */
+  /** of a value that is there, undefined where the result is missing; absent where the value stays as it is */
   apply: ((value: unknown, run: Run) => unknown) | undefined;
   /** what the result says, where it is words alone; else `show` writes it */
   text: ((value: never, run: Run) => string) | undefined;
@@ -86,20 +86,20 @@ export function valueOf(
   { read }: { read: (run: Run) => unknown },
   { apply, fallback }: CompiledSteps,
 ): (run: Run) => unknown {
-  if (fallback === undefined) return apply ? (run) => apply(read(run), run) : read;
-  return (run) => (apply ? apply(read(run), run) : read(run)) ?? fallback;
+  if (!apply && fallback === undefined) return read;
+  return (run) => {
+    const value = read(run);
+    return (apply && value !== undefined ? apply(value, run) : value) ?? fallback;
+  };
 }
 
 function chained(meanings: readonly Meaning[]): CompiledSteps['apply'] {
   const [first, ...others] = meanings;
   if (!first) return undefined;
-  if (!others.length) {
-    return (value, run) => (value === undefined ? undefined : first.apply(value as never, run));
-  }
+  if (!others.length) return first.apply as CompiledSteps['apply'];
   return (value, run) => {
-    for (const meaning of meanings) {
-      if (value === undefined) return undefined;
-      value = meaning.apply(value as never, run);
+    for (let i = 0; i < meanings.length && value !== undefined; i++) {
+      value = meanings[i]!.apply(value as never, run);
     }
     return value;
   };

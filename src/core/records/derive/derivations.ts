@@ -31,11 +31,6 @@ const greeted = {
   full_name: (record: Named) => fullName(record),
 };
 
-const ofInvoice =
-  <T>(pick: (sums: ReturnType<RecordBook['sumsOf']>) => T) =>
-  (invoice: InvoiceData, { book }: Deriving) =>
-    pick(book.sumsOf(invoice));
-
 /** One entry for each field that the catalogue calls derived; a test holds the two together. */
 export const DERIVATIONS: Readonly<Partial<Record<RecordKind, Readonly<Record<string, Derivation>>>>> = {
   contact: greeted,
@@ -83,19 +78,20 @@ export const DERIVATIONS: Readonly<Partial<Record<RecordKind, Readonly<Record<st
       booking.starts_at ? wallClockOf(startOf(booking), book.zone).day - book.today : undefined,
   },
   invoice: {
-    net: ofInvoice((sums) => sums.net),
-    tax: ofInvoice((sums) => sums.tax),
-    total: ofInvoice((sums) => sums.amount),
-    paid: ofInvoice((sums) => sums.paid),
-    balance: ofInvoice((sums) => sums.balance),
-    state: ofInvoice((sums) => sums.state),
-    is_overdue: ofInvoice((sums) => sums.state === 'overdue'),
-    is_paid: ofInvoice((sums) => sums.state === 'paid'),
-    days_overdue: ofInvoice((sums) => sums.daysOverdue),
-    days_until_due: ofInvoice((sums) => sums.daysUntilDue),
-    last_payment: ofInvoice((sums) => sums.lastPayment?.amount),
-    last_paid_on: ofInvoice((sums) => readDay(sums.lastPayment?.paid_on ?? '')),
-    next_instalment: ofInvoice((sums) => sums.nextInstalment),
+    net: (invoice: InvoiceData, { book }) => book.sumsOf(invoice).net,
+    tax: (invoice: InvoiceData, { book }) => book.sumsOf(invoice).tax,
+    total: (invoice: InvoiceData, { book }) => book.sumsOf(invoice).amount,
+    paid: (invoice: InvoiceData, { book }) => book.sumsOf(invoice).paid,
+    balance: (invoice: InvoiceData, { book }) => book.sumsOf(invoice).balance,
+    state: (invoice: InvoiceData, { book }) => book.sumsOf(invoice).state,
+    is_overdue: (invoice: InvoiceData, { book }) => book.sumsOf(invoice).state === 'overdue',
+    is_paid: (invoice: InvoiceData, { book }) => book.sumsOf(invoice).state === 'paid',
+    days_overdue: (invoice: InvoiceData, { book }) => book.sumsOf(invoice).daysOverdue,
+    days_until_due: (invoice: InvoiceData, { book }) => book.sumsOf(invoice).daysUntilDue,
+    last_payment: (invoice: InvoiceData, { book }) => book.sumsOf(invoice).lastPayment?.amount,
+    last_paid_on: (invoice: InvoiceData, { book }) =>
+      readDay(book.sumsOf(invoice).lastPayment?.paid_on ?? ''),
+    next_instalment: (invoice: InvoiceData, { book }) => book.sumsOf(invoice).nextInstalment,
   },
   line: {
     quantity: (line: LineData) => given(line.quantity, 1),
