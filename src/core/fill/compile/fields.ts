@@ -72,13 +72,15 @@ function write(
   return said;
 }
 
+const RETURN = /\r/;
+
 function put(part: string, said: string, plain: boolean, run: Run): string {
   const { words } = run;
   if (words.keepsPlaces) words.beginValue();
   if (plain || isPlain(said)) words.plain(said);
   else {
     // However its lines were ended where it came from, here they end with a line feed.
-    if (said.includes('\r')) said = said.replace(/\r\n?/g, '\n');
+    if (RETURN.test(said)) said = said.replace(/\r\n?/g, '\n');
     words.value(said);
   }
   if (words.keepsPlaces) words.endValue(placeId(part, run));

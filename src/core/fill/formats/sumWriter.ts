@@ -38,7 +38,7 @@ const SAMPLES = [
 /** Sums below a million are parts that number in thousands; what is larger goes digit by digit. */
 function writerOf(pattern: Pattern, places: number): (units: number) => string {
   const { plus, minus, group, point, groupedFrom, last, others } = pattern;
-  const [unit, fraction] = [10 ** places, FIXED[places]];
+  const [unit, fraction, grouped] = [10 ** places, FIXED[places], 10 ** (groupedFrom - 1)];
   if (!fraction || last !== 3 || (others !== 3 && others !== 0))
     return (units) => write(units, pattern, places);
   return (units) => {
@@ -48,7 +48,7 @@ function writerOf(pattern: Pattern, places: number): (units: number) => string {
     const [before, after] = units < 0 ? minus : plus;
     let out = before;
     if (whole < 1000) out += SHORT[whole]!;
-    else if (whole < 10 ** (groupedFrom - 1)) out += whole;
+    else if (whole < grouped) out += whole;
     else {
       const thousands = Math.floor(whole / 1000);
       out += SHORT[thousands]! + group + THREE[whole - thousands * 1000]!;

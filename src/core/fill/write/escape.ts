@@ -17,30 +17,31 @@ export function isPlain(text: string): boolean {
   return !NOT_PLAIN.test(text);
 }
 
-/** In one pass over the characters: several times faster than an expression for each. */
+/**
+ * From one find of the expression to the next. Nothing is asked of the text by name, as its length or its characters
+ * one by one: strings come in so many kinds (flat, joined, cut out, of one or two bytes) that each such question has to
+ * be looked up anew.
+ */
 function replaced(text: string, lineBreak: string): string {
   let out = '';
   let from = 0;
-  for (let i = 0; i < text.length; i++) {
-    const code = text.charCodeAt(i);
-    // Letters, which most characters are, lie beyond all that is looked for.
-    if (code > GREATER) continue;
-    const entity = code === LINE_FEED ? lineBreak : ENTITIES[code];
-    if (entity === undefined) continue;
-    out += text.slice(from, i) + entity;
-    from = i + 1;
+  SPECIAL.lastIndex = 0;
+  while (SPECIAL.test(text)) {
+    const at = SPECIAL.lastIndex - 1;
+    const code = charCodeAt.call(text, at);
+    out += slice.call(text, from, at) + (code === LINE_FEED ? lineBreak : entity(code));
+    from = at + 1;
   }
-  return from === 0 ? text : out + text.slice(from);
+  return from === 0 ? text : out + slice.call(text, from);
 }
 
+const SPECIAL = /[&<>"\n]/g;
+const { charCodeAt, slice } = String.prototype;
 const LINE_FEED = 10;
-const GREATER = 62;
-/** By character code. */
-const ENTITIES = Array.from(
-  { length: GREATER + 1 },
-  (_, code): string | undefined =>
-    ({ '"': '&quot;', '&': '&amp;', '<': '&lt;', '>': '&gt;' })[String.fromCharCode(code)],
-);
+
+function entity(code: number): string {
+  return code === 34 ? '&quot;' : code === 38 ? '&amp;' : code === 60 ? '&lt;' : '&gt;';
+}
 
 /**
  * An address that a letter may link to: http, https, mailto and tel, with nothing in it that could end a header or

@@ -36,7 +36,8 @@ export class TextWriter implements PageWriter {
   private line = '';
   /** whether there are breaks in the line */
   private broken = false;
-  /** what was last written into it: to look into the line itself would copy it together */
+  /** whether a space may end it, and the value that ends it: to look into the line itself would copy it together */
+  private open = false;
   private last = '';
   /** where in the line the words of the open link begin */
   private linkBegan = 0;
@@ -56,9 +57,11 @@ export class TextWriter implements PageWriter {
     return this.signedFrom;
   }
 
-  literal({ plain, broken }: Literal): void {
+  literal({ plain, broken, open }: Literal): void {
+    this.line += plain;
     if (broken) this.broken = true;
-    this.plain(plain);
+    this.open = open;
+    this.last = '';
   }
 
   plain(text: string): void {
@@ -178,11 +181,13 @@ export class TextWriter implements PageWriter {
   }
 
   private lineEnd(): string {
-    const { line, broken, last } = this;
+    const { line, last } = this;
+    const untidy = this.broken || (last ? SPACE_AT_END.test(last) : this.open);
     this.line = '';
+    this.last = '';
     this.broken = false;
-    const end = last.charCodeAt(last.length - 1);
-    return broken || end === SPACE || end === TAB ? tidy(line) : line;
+    this.open = false;
+    return untidy ? tidy(line) : line;
   }
 
   private aligned(align: readonly Alignment[]): string {
@@ -203,8 +208,7 @@ export class TextWriter implements PageWriter {
   }
 }
 
-const SPACE = 32;
-const TAB = 9;
+const SPACE_AT_END = /[ \t]$/;
 
 /** Without spaces at the ends of lines, and without empty lines around. */
 function tidy(text: string): string {

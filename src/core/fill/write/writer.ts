@@ -34,12 +34,13 @@ export type BlockLook =
 export interface Literal {
   plain: string;
   html: string;
-  /** whether there are line breaks among them */
+  /** whether there are line breaks among them, and whether they end in a space */
   broken: boolean;
+  open: boolean;
 }
 
 export function literal(plain: string): Literal {
-  return { plain, html: escapeHtml(plain), broken: plain.includes('\n') };
+  return { plain, html: escapeHtml(plain), broken: plain.includes('\n'), open: /[ \t]$/.test(plain) };
 }
 
 /** Takes the words of a line: a subject, a heading, a paragraph, a cell. */
