@@ -1,6 +1,6 @@
 import type { Note } from '../../src/core/fill/filled';
 import { Formats } from '../../src/core/fill/formats/formats';
-import { escapeWithBreaks, isPlain } from '../../src/core/fill/write/escape';
+import { escapeWithBreaks } from '../../src/core/fill/write/escape';
 import type { View } from './engines';
 
 const formats = new Formats({
@@ -26,7 +26,7 @@ export function letterByHand(view: View): { html: string; text: string; notes: N
     notes.push({ id, path, label: path, value, raw, steps: NONE, record, reason });
     return value;
   };
-  const e = (text: string) => (isPlain(text) ? text : escapeWithBreaks(text));
+  const e = escapeWithBreaks;
   const date = (moment: number, form: 'date' | 'long date' | 'day and month') =>
     formats.date(Math.floor(moment / DAY), form);
   const own = `invoice:${invoice.number}`;

@@ -52,10 +52,6 @@ export class CopyWriter implements PageWriter {
     });
   }
 
-  plain(text: string): void {
-    this.add({ type: 'text', text });
-  }
-
   lineBreak(): void {
     this.add({ type: 'break' });
   }

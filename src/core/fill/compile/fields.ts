@@ -8,7 +8,7 @@ import { placeId, type Piece, type Run } from '../run';
 import { asItIs } from '../show';
 import { compileSteps, wholeRecord, type CompiledSteps } from '../steps/compileSteps';
 import { isMissing, rawOf } from '../values';
-import { isPlain } from '../write/escape';
+import { escapeWithBreaks } from '../write/escape';
 import { missingFact, ownerName } from './missing';
 import { slotOf, sourceOf } from './source';
 
@@ -77,12 +77,10 @@ const RETURN = /\r/;
 function put(part: string, said: string, plain: boolean, run: Run): string {
   const { words } = run;
   if (words.keepsPlaces) words.beginValue();
-  if (plain || isPlain(said)) words.plain(said);
-  else {
-    // However its lines were ended where it came from, here they end with a line feed.
-    if (RETURN.test(said)) said = said.replace(/\r\n?/g, '\n');
-    words.value(said);
-  }
+  const html = plain ? said : escapeWithBreaks(said);
+  // However its lines were ended where it came from, here they end with a line feed.
+  if (html !== said && RETURN.test(said)) said = said.replace(/\r\n?/g, '\n');
+  words.value(said, html);
   if (words.keepsPlaces) words.endValue(placeId(part, run));
   return said;
 }

@@ -7,10 +7,11 @@ import { isStartingKind, RECORD_KINDS, type RecordKind } from '../../records/rec
 import { LEADS_TO } from '../../records/which/situation';
 import { didYouMean } from '../../problems/nearest';
 import type { Frame, Run } from '../run';
-import { readDate, readerOf, readText } from '../values';
+import { readerOf } from '../values';
 import { referenceOf } from './references';
 import { ROOTS } from './roots';
 import type { Scope } from './scope';
+import { storedFact } from './storedFact';
 
 /** A path that was found in the catalogue: its type, its words, and how to walk it. */
 export interface ResolvedPath {
@@ -38,15 +39,6 @@ type Read = (run: Run) => unknown;
 
 /** One step of a way, from what is there to what is meant; it is not gone where nothing is. */
 type Hop = (value: never, run: Run) => unknown;
-
-/** To a fact that a record of the catalogue stores: no key of it is a name that objects inherit (a test says so). */
-function storedFact(key: string, type: FieldType): Hop {
-  const read = readerOf(type);
-  // Most facts are texts and dates, which are read here without a call through a variable.
-  if (read === readText) return (data) => readText((data as Record<string, unknown>)[key]);
-  if (read === readDate) return (data) => readDate((data as Record<string, unknown>)[key]);
-  return (data) => read((data as Record<string, unknown>)[key]);
-}
 
 interface Start {
   name: string;

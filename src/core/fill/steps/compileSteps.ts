@@ -39,7 +39,7 @@ export interface CompiledSteps {
   apply: ((value: unknown, run: Run) => unknown) | undefined;
   /** what the result says, where it is words alone; else `show` writes it */
   text: ((value: never, run: Run) => string) | undefined;
-  /** whether that holds nothing that would have to be escaped, whatever the value (isPlain) */
+  /** whether that holds nothing that would have to be escaped, whatever the value */
   plain: boolean;
   show: Show;
   /** what speaks for a missing fact */

@@ -14,7 +14,7 @@ export type Show = (value: never, run: Run, words: WordWriter, owner?: string) =
 export interface Meaning {
   type: FieldType;
   apply: (value: never, run: Run) => unknown;
-  /** whether the result holds nothing that would have to be escaped, whatever the value (isPlain) */
+  /** whether the result holds nothing that would have to be escaped, whatever the value */
   plain?: true;
   /** how the result is written, where that is not its type's default form */
   show?: Show;

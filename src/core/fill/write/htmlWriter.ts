@@ -88,12 +88,8 @@ export class HtmlWriter implements PageWriter {
     this.out += this.inCode ? spaced(html.replaceAll('\n', '<br>')) : html;
   }
 
-  plain(text: string): void {
-    this.out += this.inCode ? spaced(text) : text;
-  }
-
-  value(text: string): void {
-    this.plain(escapeWithBreaks(text));
+  value(text: string, html = escapeWithBreaks(text)): void {
+    this.out += this.inCode ? spaced(html) : html;
   }
 
   lineBreak(): void {

@@ -1,4 +1,5 @@
 import type { HoleKind } from '../filled';
+import { escapeWithBreaks } from './escape';
 import { HtmlWriter } from './htmlWriter';
 import { TextWriter } from './textWriter';
 import type { BlockLook, ImageLook, Literal, MarkLook, PageWriter } from './writer';
@@ -21,14 +22,9 @@ export class LetterWriter implements PageWriter {
     this.text.literal(words);
   }
 
-  value(text: string): void {
-    this.html.value(text);
-    this.text.value(text);
-  }
-
-  plain(text: string): void {
-    this.html.plain(text);
-    this.text.plain(text);
+  value(text: string, html = escapeWithBreaks(text)): void {
+    this.html.value(text, html);
+    this.text.value(text, html);
   }
 
   lineBreak(): void {

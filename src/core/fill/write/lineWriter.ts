@@ -17,10 +17,6 @@ export class LineWriter implements WordWriter {
     this.out += text;
   }
 
-  plain(text: string): void {
-    this.value(text);
-  }
-
   lineBreak(): void {
     this.out += ' ';
   }

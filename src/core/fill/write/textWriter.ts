@@ -64,14 +64,11 @@ export class TextWriter implements PageWriter {
     this.last = '';
   }
 
-  plain(text: string): void {
+  value(text: string, html?: string): void {
     this.line += text;
     if (text) this.last = text;
-  }
-
-  value(text: string): void {
-    if (text.includes('\n')) this.broken = true;
-    this.plain(text);
+    // Where nothing was escaped there is no break either.
+    if (html !== text && text.includes('\n')) this.broken = true;
   }
 
   lineBreak(): void {

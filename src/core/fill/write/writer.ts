@@ -48,10 +48,11 @@ export interface WordWriter {
   /** whether it keeps from which place of the letter values and blocks come; else the places are not worked out */
   readonly keepsPlaces: boolean;
   literal(words: Literal): void;
-  /** a value: escaped here, and never read as anything but words */
-  value(text: string): void;
-  /** a value in which nothing is to be escaped or broken (isPlain) */
-  plain(text: string): void;
+  /**
+   * a value: escaped, and never read as anything but words
+   * @param html what escapeWithBreaks makes of it, where that is known: the text itself when nothing is to be escaped
+   */
+  value(text: string, html?: string): void;
   lineBreak(): void;
   image(look: ImageLook): void;
   /** what is written until its end stands under the mark */
