@@ -84,6 +84,19 @@ describe('money', () => {
     );
   });
 
+  it('a text’s lines end with a line feed, however they were ended where it came from', () => {
+    const records = { clients: [{ key: 'c1', name: 'Oda\rHartigan', notes: 'one\r\ntwo & <three>\rfour' }] };
+    const { text, html, notes, subject } = fillSample('{{client.notes}}', {
+      records,
+      from: 'client:c1',
+      subject: '{{client.name}}',
+    });
+    expect(text).toBe('one\ntwo & <three>\nfour\n');
+    expect(html).toContain('>one<br>two &amp; &lt;three&gt;<br>four<');
+    expect(notes.map(({ value }) => value)).toEqual(['Oda\nHartigan', 'one\ntwo & <three>\nfour']);
+    expect(subject).toBe('Oda Hartigan');
+  });
+
   it('a quantity or percentage is a number or a string read as a decimal', () => {
     const lines = [
       { quantity: '0.1', unit_price: 1000, tax_rate: '17.5' },

@@ -49,7 +49,7 @@ export function writtenPlain({ kind }: FieldType): boolean {
   return FIGURES.has(kind);
 }
 
-const FIGURES = new Set<FieldType['kind']>([
+export const FIGURES: ReadonlySet<FieldType['kind']> = new Set<FieldType['kind']>([
   'date',
   'moment',
   'money',
@@ -84,8 +84,8 @@ function nameOf(kind: RecordKind, data: Record<string, unknown>, run: Run): stri
 }
 
 /** The default way to write a value of a type. */
-export function defaultShow(type: FieldType): Show {
-  if (type.kind === 'link') return showLink(undefined, false);
+export function defaultShow(type: FieldType, inLink: boolean): Show {
+  if (type.kind === 'link') return showLink(undefined, false, inLink);
   if (type.kind === 'image') return showImage(undefined);
   const text = textOf(type);
   return (value, run, words) => {
@@ -95,10 +95,13 @@ export function defaultShow(type: FieldType): Show {
   };
 }
 
-/** A link that reads as the words given, else as its address. One that may not be followed stays plain words. */
-export function showLink(reads: string | undefined, button: boolean): Show {
+/**
+ * A link that reads as the words given, else as its address. One that may not be followed, or stands in another link,
+ * stays plain words.
+ */
+export function showLink(reads: string | undefined, button: boolean, inLink: boolean): Show {
   return (stored: string, _run, words) => {
-    const address = safeAddress(stored);
+    const address = inLink ? undefined : safeAddress(stored);
     const text = reads ?? stored;
     const link = address !== undefined && ({ type: 'link', address, button, styles: [] } as const);
     if (link) words.beginMark(link);

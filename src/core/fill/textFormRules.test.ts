@@ -336,6 +336,22 @@ describe('filling', () => {
     expect(fillSample(body).holes).toEqual([]);
   });
 
+  it('a link in the words of a link stays words, also a button and a picture’s', () => {
+    const link =
+      '[Pay {{invoice.pay_link | as "here"}} ![A view](v.png){link=https://y.example}](https://x.example)';
+    expect(html(link)).toBe('<p><a href="https://x.example">Pay here <img src="v.png" alt="A view"></a></p>');
+    expect(html('[{{invoice.pay_link | button "Pay"}}](https://x.example)')).not.toContain('pay.example');
+    expect(html('[Pay]({{invoice.pay_link}})')).toContain(
+      '<a href="https://pay.example/k-101?a=1&amp;b=2">Pay</a>',
+    );
+  });
+
+  it('a block in which everything turned out empty is left out', () => {
+    const body = '::: {.center}\n{{#client.files}}{{.}}{{/client.files}}\n:::\n\nx';
+    expect(html(body)).toBe('<p>x</p>');
+    expect(says(body)).toBe('x');
+  });
+
   it('plain text drops marks, writes links as words (address), keeps - and 1., aligns cells two spaces apart, wraps nothing', () => {
     const long = 'word '.repeat(60).trim();
     const body = `# Head\n\n**bold** [here](https://x.example/a) ${long}\n\n- a\n- b\n\n1. c\n\n> q`;

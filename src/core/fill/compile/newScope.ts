@@ -31,6 +31,7 @@ export function newScope(
     frames: [],
     passages: context.passages,
     inside: [],
+    inLink: false,
     blanks: new Map(),
     places: context.places ?? new WeakMap(),
     file: context.file ?? head.name,

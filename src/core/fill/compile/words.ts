@@ -41,7 +41,7 @@ export function wordsOf(nodes: readonly Inline[], scope: Scope): Words {
     const key = markKey(mark);
     const inner = compileWords(
       clean.slice(at, at + length).map((node) => copyPlace(node, withoutMark(node, key), scope)),
-      scope,
+      mark.type === 'link' ? { ...scope, inLink: true } : scope,
     );
     pieces.push(compileMark(mark, inner, scope));
     at += length;
@@ -51,7 +51,8 @@ export function wordsOf(nodes: readonly Inline[], scope: Scope): Words {
 
 /** Compiles a line to a text: a subject, a header, an address. */
 export function compileLine(line: Line, scope: Scope, Writer = LineWriter): (run: Run) => string {
-  return asText(compileWords(line, scope), Writer);
+  // An address is a line of its own, even that of a link.
+  return asText(compileWords(line, { ...scope, inLink: false }), Writer);
 }
 
 /** What a piece says as one line of text. */
@@ -160,7 +161,7 @@ function compileNode(node: Exclude<Inline, Text>, scope: Scope): Piece {
 function compileImage(node: Image, scope: Scope): Piece {
   const sourceOf = compileLine(node.source, scope);
   const descriptionOf = compileLine(node.description, scope);
-  const linkOf = node.link && compileLine(node.link, scope, AddressWriter);
+  const linkOf = scope.inLink ? undefined : node.link && compileLine(node.link, scope, AddressWriter);
   const { width, styles } = node;
   return (run) => {
     const link = linkOf && safeAddress(linkOf(run));

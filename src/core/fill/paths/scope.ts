@@ -29,6 +29,8 @@ export interface Scope {
   passages: ReadonlyMap<string, ReadPassage>;
   /** the passages around this part, outermost first */
   inside: readonly string[];
+  /** whether these words are those of a link, in which there can be no other */
+  inLink: boolean;
   blanks: ReadonlyMap<string, BlankDefinition>;
   /** the places of the file this part stands in */
   places: Places;

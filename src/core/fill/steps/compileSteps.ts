@@ -76,7 +76,7 @@ export function compileSteps(
     apply: chained(meanings),
     text: words ? textOf(type) : undefined,
     plain,
-    show: show ?? defaultShow(type),
+    show: show ?? defaultShow(type, scope.inLink),
     fallback,
   };
 }

@@ -20,11 +20,15 @@ export const ADDRESS_STEPS: StepTable = {
 };
 
 export const LINK_STEPS: StepTable = {
-  as: ({ words }, type) =>
+  as: ({ words }, type, { inLink }) =>
     words.length === 2
       ? 'A link reads as one text: as "our page".'
-      : { type, apply: (address) => address, show: showLink(words[0], false) },
-  button: ({ words }, type) => ({ type, apply: (address) => address, show: showLink(words, true) }),
+      : { type, apply: (address) => address, show: showLink(words[0], false, inLink) },
+  button: ({ words }, type, { inLink }) => ({
+    type,
+    apply: (address) => address,
+    show: showLink(words, true, inLink),
+  }),
 };
 
 export const IMAGE_STEPS: StepTable = {

@@ -69,6 +69,45 @@ describe('plain text', () => {
     ).toBe('> a\n>\n> b\n');
   });
 
+  it('keeps what is nested in its place: items in a quotation, lists in items, items that say nothing', () => {
+    const list = (page: TextWriter, tight: boolean, ...items: (() => void)[]) =>
+      block(page, { type: 'list', ordered: false, start: 1, tight }, () =>
+        items.forEach((item) => block(page, { type: 'item' }, item)),
+      );
+    const words = (page: TextWriter, text: string) => block(page, { type: 'paragraph' }, say(page, text));
+    expect(
+      text((page) =>
+        block(page, { type: 'quote' }, () => {
+          words(page, 'before');
+          list(
+            page,
+            false,
+            () => (words(page, 'a\nb'), words(page, 'c')),
+            () =>
+              list(
+                page,
+                true,
+                () => words(page, 'd'),
+                () => undefined,
+              ),
+            () => block(page, { type: 'quote' }, () => words(page, 'e\n\nf')),
+          );
+          list(page, true);
+          block(page, { type: 'quote' }, () => words(page, ''));
+        }),
+      ),
+    ).toBe('> before\n>\n> - a\n>   b\n>\n>   c\n>\n> - - d\n>   -\n>\n> - > e\n>   >\n>   > f\n');
+  });
+
+  it('drops the space that ends a line, whoever wrote it', () => {
+    const line = (write: (page: TextWriter) => void) =>
+      text((page) => block(page, { type: 'paragraph' }, () => write(page)));
+    expect(line((page) => page.literal(literal('a ')))).toBe('a\n');
+    expect(line((page) => (page.value('a '), page.value('')))).toBe('a\n');
+    expect(line((page) => (page.literal(literal('a ')), page.value('b')))).toBe('a b\n');
+    expect(line((page) => (page.value('a '), page.lineBreak(), page.value('b')))).toBe('a\nb\n');
+  });
+
   it('aligns a table’s cells by characters, not bytes', () => {
     const rows = [
       ['Größe', '1'],
@@ -100,10 +139,15 @@ describe('plain text', () => {
 });
 
 describe('HTML', () => {
-  it('escapes values and keeps their line breaks', () => {
-    expect(html((page) => block(page, { type: 'paragraph' }, say(page, 'a < b & "c"\nd')))).toBe(
-      '<p>a &lt; b &amp; &quot;c&quot;<br>d</p>',
-    );
+  it('escapes values and keeps their line breaks, however they were written', () => {
+    for (const [value, written] of [
+      ['a < b & "c"\nd', 'a &lt; b &amp; &quot;c&quot;<br>d'],
+      ['a\r\nb\rc\n\rd\r', 'a<br>b<br>c<br><br>d<br>'],
+      ['&&<>', '&amp;&amp;&lt;&gt;'],
+      ['plain – words', 'plain – words'],
+    ] as const) {
+      expect(html((page) => block(page, { type: 'paragraph' }, say(page, value)))).toBe(`<p>${written}</p>`);
+    }
   });
 
   it('has no block that says nothing', () => {
