@@ -81,7 +81,8 @@ export function keepingDays<T>(work: (day: Day) => T): (day: Day) => T {
   const kept: (T | undefined)[][] = [];
   return (day) => {
     if (!(day >= 0 && day < KEPT_DAYS)) return work(day);
-    const near = (kept[day >> 8] ??= new Array<T | undefined>(256));
+    // Filled, so that a table of numbers and one of words are of one kind to whoever looks into them.
+    const near = (kept[day >> 8] ??= new Array<T | undefined>(256).fill(undefined));
     return (near[day & 255] ??= work(day));
   };
 }

@@ -181,13 +181,14 @@ function frameStart(scope: Scope, depth: number, name: '' | '.'): Start | undefi
 }
 
 function placeInList({ index, count }: Frame): string {
-  const places = count < KEPT ? (PLACES[count] ??= []) : [];
+  if (count > LONGEST_KEPT) return `number ${index + 1} of ${count} in the list`;
+  const places = (PLACES[count] ??= []);
   return (places[index] ??= `number ${index + 1} of ${count} in the list`);
 }
 
 /** Lists are short and many: the words for their places are put together once, by length and index. */
 const PLACES: string[][] = [];
-const KEPT = 100;
+const LONGEST_KEPT = 50;
 
 interface Found {
   hop: Hop;
