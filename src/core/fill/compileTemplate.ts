@@ -41,7 +41,7 @@ export function compileTemplate(
     ...(head.copy ? { copy: compileLine(head.copy, judged) } : {}),
     ...(head.blindCopy ? { blindCopy: compileLine(head.blindCopy, judged) } : {}),
     body: compileBlocks(document.content, judged),
-    slots: scope.slotCount.of,
+    slots: scope.slotCount.all,
   };
   return problems.length ? { compiled: undefined, problems: eachOnce(problems) } : { compiled, problems: [] };
 }

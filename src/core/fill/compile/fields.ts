@@ -72,8 +72,10 @@ function write(
   return said;
 }
 
-const RETURN = /\r/;
-
+/**
+ * Writes words that stand for a value, and gives them.
+ * @param plain whether nothing in them can need escaping
+ */
 function put(part: string, said: string, plain: boolean, run: Run): string {
   const { words } = run;
   if (words.keepsPlaces) words.beginValue();
@@ -84,6 +86,8 @@ function put(part: string, said: string, plain: boolean, run: Run): string {
   if (words.keepsPlaces) words.endValue(placeId(part, run));
   return said;
 }
+
+const RETURN = /\r/;
 
 /** Compiles a blank: its answer as a value of its type. */
 export function compileBlank(node: Blank, scope: Scope): Piece {

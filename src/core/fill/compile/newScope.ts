@@ -37,7 +37,7 @@ export function newScope(
     file: context.file ?? head.name,
     parts: { of: context.key === undefined ? '' : `${context.key}:`, count: 0 },
     slots: new Map(),
-    slotCount: { of: 0 },
+    slotCount: { all: 0 },
     problems,
     compileCondition,
   };

@@ -21,7 +21,7 @@ export function sourceOf(path: ResolvedPath, scope: Scope): (run: Run) => Source
  */
 export function slotOf({ ownerPath, depth }: ResolvedPath, scope: Scope): number {
   const { slots } = depth === undefined ? scope : scope.frames[depth]!;
-  const slot = slots.get(ownerPath) ?? scope.slotCount.of++;
+  const slot = slots.get(ownerPath) ?? scope.slotCount.all++;
   slots.set(ownerPath, slot);
   return slot;
 }

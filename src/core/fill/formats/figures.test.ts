@@ -20,7 +20,7 @@ describe('figures hold nothing that would have to be escaped', () => {
     for (const currency of CURRENCIES) {
       const formats = new Formats({ locale, home: locale, zone: 'Europe/London', currency, hourCycle: 12 });
       const [day, moment] = [readDay('2026-03-09')!, readMoment('2026-03-09T15:05:00Z')!];
-      const numbers = smallWords(locale).numbers;
+      const { numbers, yes, no } = smallWords(locale);
       const written = [
         ...DAY_FORMS.map((form) => formats.date(day, form)),
         ...[-400, -20, -1, 0, 1, 30, 100, 900].map((days) => formats.fromNow(day + days, day)),
@@ -35,7 +35,7 @@ describe('figures hold nothing that would have to be escaped', () => {
           formats.hours(sum),
           formats.duration(sum),
         ]),
-        ...numbers,
+        ...[...numbers, yes, no],
       ];
       expect(written.filter((text) => escapeWithBreaks(text) !== text)).toEqual([]);
     }

@@ -25,8 +25,9 @@ export interface ResolvedPath {
   /** the last record on the way, and its kind; where the way begins with no record, what it begins with */
   ownerKind: RecordKind | undefined;
   owner: Read;
-  /** the path of the owner; where it begins in a section, how many sections are around that one */
+  /** the path of the owner, in a section from the section's value on */
   ownerPath: string;
+  /** where the way begins in a section, how many sections are around that one */
   depth: number | undefined;
   /** the value, read from an owner that is there */
   fact: Hop;

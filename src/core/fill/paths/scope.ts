@@ -39,7 +39,8 @@ export interface Scope {
   parts: { of: string; count: number };
   /** where a filling keeps what fields are read from: a slot for each path that begins with no section */
   slots: Map<string, number>;
-  slotCount: { of: number };
+  /** how many slots there are, those of sections among them */
+  slotCount: { all: number };
   problems: Problem[];
   /** compiles the condition of a `where`; here because conditions are made of steps again */
   compileCondition: (
