@@ -31,7 +31,7 @@ const DATE_FORMS: Record<DateForm, Intl.DateTimeFormatOptions> = {
 
 /** Writes values in one locale, from the platform's Intl data. Formatters are made once and kept. */
 export class Formats {
-  private readonly dates = new Map<DateForm, (day: Day) => string>();
+  private readonly dates: Partial<Record<DateForm, (day: Day) => string>> = {};
   /** by the minute of the day */
   private readonly times: string[] = [];
   private readonly clocks = new Map<string, Intl.DateTimeFormat>();
@@ -52,9 +52,7 @@ export class Formats {
   }
 
   date(day: Day, form: DateForm): string {
-    let write = this.dates.get(form);
-    if (!write) this.dates.set(form, (write = dateWriter(this.dateFormat(DATE_FORMS[form]))));
-    return write(day);
+    return (this.dates[form] ??= dateWriter(this.dateFormat(DATE_FORMS[form])))(day);
   }
 
   time(moment: Moment): string {
