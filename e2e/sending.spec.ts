@@ -119,10 +119,9 @@ test('a mail server that is away is asked again until it answers', async ({ page
   await expect(letter.getByText('Sent.', { exact: true })).toBeVisible();
 });
 
-test('a refusal for now is tried again, one for good is told with the server’s words', async ({
-  page,
-  request,
-}, { project }) => {
+test('a refusal for now is told with the server’s words and tried again', async ({ page, request }, {
+  project,
+}) => {
   const client = of(project.name).refused;
   await signIn(page);
   await refuseNext(request, mailOf(client), 451, 'Greylisted, come back soon');
@@ -131,10 +130,13 @@ test('a refusal for now is tried again, one for good is told with the server’s
   await expect(letter).toContainText('451 Greylisted, come back soon', { timeout: 25_000 });
   await arrived(request, mailOf(client), SUBJECT);
   await expect(letter.getByText('Sent.', { exact: true })).toBeVisible();
+});
+
+test('a refusal for good is told with the server’s words', async ({ page, request }, { project }) => {
+  const client = of(project.name).refused;
+  await signIn(page);
   await refuseNext(request, mailOf(client), 550, 'No such mailbox here');
-  await begin(page, client);
-  await page.reload();
-  await editable(page);
+  const letter = await begin(page, client);
   await letter.getByRole('button', { name: /^Send to/ }).click();
   await expect(letter).toContainText('It did not go. 550 No such mailbox here', { timeout: 25_000 });
   await page.goto('/post');
