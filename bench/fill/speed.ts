@@ -4,7 +4,7 @@ import { fillTemplate } from '../../src/core/fill/fillTemplate';
 import { HtmlWriter } from '../../src/core/fill/write/htmlWriter';
 import type { Situation } from '../../src/core/records/which/situation';
 import { letterByHand } from './byHand';
-import { lastEngines, otherEngines, type Engine, type View } from './engines';
+import { nunjucksEngine, otherEngines, type Engine, type View } from './engines';
 import { ordinaryLetters } from './ordinaryLetters';
 import { manyRecords } from './records';
 import { viewOf } from './views';
@@ -34,7 +34,7 @@ const ours: Contender[] = [
 const wanted = process.argv.slice(2);
 const times = new Map<string, number[]>();
 measure([...ours, ...contenders(otherEngines())]);
-measure(contenders(await lastEngines()));
+measure(contenders([await nunjucksEngine()]));
 
 /** A library both ways: with every fact given, and from the same records. */
 function contenders(engines: readonly Engine[]): Contender[] {

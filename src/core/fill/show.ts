@@ -44,11 +44,7 @@ export function textOf(type: FieldType): (value: never, run: Run) => string {
   }
 }
 
-/** Whether the default form of a type holds figures and words of the locale alone, in which nothing is to be escaped. */
-export function writtenPlain({ kind }: FieldType): boolean {
-  return FIGURES.has(kind);
-}
-
+/** The types whose default form holds figures and words of the locale alone, in which nothing is to be escaped. */
 export const FIGURES: ReadonlySet<FieldType['kind']> = new Set<FieldType['kind']>([
   'date',
   'moment',

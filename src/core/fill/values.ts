@@ -52,6 +52,7 @@ export function readerOf(type: FieldType): Reader {
   }
 }
 
+/** Reads a stored date. */
 export function readDate(stored: unknown): Day | undefined {
   return typeof stored === 'string' ? readDay(stored) : undefined;
 }

@@ -1,17 +1,9 @@
-import type {
-  Block,
-  Inline,
-  ListChild,
-  Structured,
-  Table,
-  TableCell,
-  TableRow,
-} from '../../template/document';
+import type { Block, ListChild, Structured, Table, TableCell, TableRow } from '../../template/document';
 import { nextPart, type Scope } from '../paths/scope';
 import { placeId, type Piece } from '../run';
 import type { BlockLook } from '../write/writer';
 import { compileSection, compileWhen, enterPassage, sequence } from './structure';
-import { wordsOf, writeWords } from './words';
+import { compileWords } from './words';
 
 export function compileBlocks(blocks: readonly Block[], scope: Scope): Piece {
   return sequence(blocks.map((block) => compileBlock(block, scope)));
@@ -27,24 +19,13 @@ function enclosed(part: string, block: BlockLook, inner: Piece): Piece {
   };
 }
 
-/** A block around words. */
-function ofWords(part: string, block: BlockLook, nodes: readonly Inline[], scope: Scope): Piece {
-  const words = wordsOf(nodes, scope);
-  return (run) => {
-    const { page } = run;
-    page.beginBlock(page.keepsPlaces ? placeId(part, run) : part, block);
-    writeWords(words, run);
-    page.endBlock(block);
-  };
-}
-
 function compileBlock(block: Block, scope: Scope): Piece {
   const part = nextPart(scope);
   switch (block.type) {
     case 'paragraph':
-      return ofWords(part, { type: 'paragraph' }, block.content, scope);
+      return enclosed(part, { type: 'paragraph' }, compileWords(block.content, scope));
     case 'heading':
-      return ofWords(part, { type: 'heading', level: block.level }, block.content, scope);
+      return enclosed(part, { type: 'heading', level: block.level }, compileWords(block.content, scope));
     case 'rule':
       return (run) => run.page.rule(placeId(part, run));
     case 'quote':
@@ -58,7 +39,7 @@ function compileBlock(block: Block, scope: Scope): Piece {
     case 'table':
       return compileTable(block, scope, part);
     case 'code':
-      return ofWords(part, { type: 'code' }, block.content, scope);
+      return enclosed(part, { type: 'code' }, compileWords(block.content, scope));
     case 'styled':
       return enclosed(part, { type: 'styled', styles: block.styles }, compileBlocks(block.content, scope));
     case 'section':
@@ -102,5 +83,5 @@ function compileRows(rows: readonly Structured<TableRow>[], scope: Scope): Piece
 }
 
 function compileCells(cells: readonly TableCell[], scope: Scope): Piece {
-  return sequence(cells.map(({ content }) => ofWords('', { type: 'cell' }, content, scope)));
+  return sequence(cells.map(({ content }) => enclosed('', { type: 'cell' }, compileWords(content, scope))));
 }

@@ -81,13 +81,11 @@ function put(part: string, said: string, plain: boolean, run: Run): string {
   if (words.keepsPlaces) words.beginValue();
   const html = plain ? said : escapeWithBreaks(said);
   // However its lines were ended where it came from, here they end with a line feed.
-  if (html !== said && RETURN.test(said)) said = said.replace(/\r\n?/g, '\n');
+  if (html !== said) said = said.replace(/\r\n?/g, '\n');
   words.value(said, html);
   if (words.keepsPlaces) words.endValue(placeId(part, run));
   return said;
 }
-
-const RETURN = /\r/;
 
 /** Compiles a blank: its answer as a value of its type. */
 export function compileBlank(node: Blank, scope: Scope): Piece {

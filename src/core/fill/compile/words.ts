@@ -9,25 +9,8 @@ import { compileBlank, compileField, compileOpen } from './fields';
 import { signatureOf } from './signature';
 import { compileSection, compileWhen, enterPassage } from './structure';
 
-/** Compiles inline words. */
+/** Compiles inline words; runs that share a mark are wrapped once. */
 export function compileWords(nodes: readonly Inline[], scope: Scope): Piece {
-  const words = wordsOf(nodes, scope);
-  return (run) => writeWords(words, run);
-}
-
-/** Writes words one after another. */
-export function writeWords(words: Words, run: Run): void {
-  for (let i = 0; i < words.length; i++) {
-    const piece = words[i]!;
-    if (typeof piece === 'function') piece(run);
-    else run.words.literal(piece);
-  }
-}
-
-type Words = readonly (Piece | Literal)[];
-
-/** Compiles inline words each on its own; runs that share a mark are wrapped once. */
-export function wordsOf(nodes: readonly Inline[], scope: Scope): Words {
   const pieces: (Piece | Literal)[] = [];
   const clean = withoutComments(nodes);
   for (let at = 0; at < clean.length;) {
@@ -46,7 +29,13 @@ export function wordsOf(nodes: readonly Inline[], scope: Scope): Words {
     pieces.push(compileMark(mark, inner, scope));
     at += length;
   }
-  return pieces;
+  return (run) => {
+    for (let i = 0; i < pieces.length; i++) {
+      const piece = pieces[i]!;
+      if (typeof piece === 'function') piece(run);
+      else run.words.literal(piece);
+    }
+  };
 }
 
 /** Compiles a line to a text: a subject, a header, an address. */

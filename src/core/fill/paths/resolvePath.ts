@@ -182,9 +182,10 @@ function frameStart(scope: Scope, depth: number, name: '' | '.'): Start | undefi
 }
 
 function placeInList({ index, count }: Frame): string {
-  if (count > LONGEST_KEPT) return `number ${index + 1} of ${count} in the list`;
-  const places = (PLACES[count] ??= []);
-  return (places[index] ??= `number ${index + 1} of ${count} in the list`);
+  const kept = count <= LONGEST_KEPT ? (PLACES[count] ??= []) : undefined;
+  const words = kept?.[index] ?? `number ${index + 1} of ${count} in the list`;
+  if (kept) kept[index] = words;
+  return words;
 }
 
 /** Lists are short and many: the words for their places are put together once, by length and index. */

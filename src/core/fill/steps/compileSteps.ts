@@ -5,7 +5,7 @@ import { printSteps } from '../../template/tags/printTag';
 import type { Step } from '../../template/tags/step';
 import type { Scope } from '../paths/scope';
 import type { Run } from '../run';
-import { defaultShow, textOf, writtenPlain } from '../show';
+import { defaultShow, FIGURES, textOf } from '../show';
 import { ADDRESS_STEPS, IMAGE_STEPS, LINK_STEPS, PHONE_STEPS, YES_NO_STEPS } from './contactSteps';
 import { DATE_STEPS } from './dateSteps';
 import { LIST_STEPS } from './listSteps';
@@ -69,7 +69,7 @@ export function compileSteps(
     meanings.push(meaning);
     type = meaning.type;
   }
-  const { show, plain = writtenPlain(type) } = meanings.at(-1) ?? {};
+  const { show, plain = FIGURES.has(type.kind) } = meanings.at(-1) ?? {};
   const words = !show && type.kind !== 'link' && type.kind !== 'image';
   return {
     type,
