@@ -5,7 +5,7 @@ import type { Recipient } from '../records/which/chooseRecipient';
 import type { Situation } from '../records/which/situation';
 import type { CompiledTemplate } from './compileTemplate';
 import type { Addressee, Outcome } from './filled';
-import { formatsOf } from './formats/formatsOf';
+import { houseOf } from './house';
 import type { Run, Source } from './run';
 import type { PageWriter, WordWriter } from './write/writer';
 
@@ -26,7 +26,7 @@ export function fillInto(
   { notes = true } = {},
 ): Outcome {
   const sender = senderOf(template, situation);
-  const formats = formatsOf(situation.book, template.head.language);
+  const { formats, words: house } = houseOf(template, situation.book);
   const run: Run = {
     situation: sender === situation.sender ? situation : { ...situation, sender },
     book: situation.book,
@@ -37,6 +37,7 @@ export function fillInto(
     round: undefined,
     answers: withDefaults(template, answers),
     sources: new Array<Source | undefined>(template.slots),
+    house,
     notes: notes ? [] : undefined,
     holes: [],
     words: page,

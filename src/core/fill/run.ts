@@ -3,6 +3,7 @@ import type { RecordBook } from '../records/recordBook';
 import type { Situation } from '../records/which/situation';
 import type { Formats } from './formats/formats';
 import type { Hole, Note } from './filled';
+import type { KeptWords } from './house';
 import type { PageWriter, WordWriter } from './write/writer';
 
 /** One filling under way. Pieces read from it and write into it. */
@@ -18,6 +19,8 @@ export interface Run extends Deriving {
   answers: ReadonlyMap<string, unknown>;
   /** what fields are read from, by slot, as far as it was looked for */
   sources: (Source | undefined)[];
+  /** what fields of the house said in the letters before, by number */
+  house: (KeptWords | undefined)[];
   /** absent where nobody asks for them */
   notes: Note[] | undefined;
   holes: Hole[];

@@ -4,13 +4,14 @@ import type { Step } from '../../template/tags/step';
 import { typeOfBlank } from '../blanks';
 import { resolvePath } from '../paths/resolvePath';
 import { nextPart, placeOf, refused, type Scope } from '../paths/scope';
-import { placeId, type Piece, type Run } from '../run';
+import type { KeptWords } from '../house';
+import { placeId, type Piece, type Run, type Source } from '../run';
 import { asItIs } from '../show';
 import { compileSteps, wholeRecord, type CompiledSteps } from '../steps/compileSteps';
 import { isMissing, rawOf } from '../values';
 import { escapeWithBreaks } from '../write/escape';
 import { missingFact, ownerName } from './missing';
-import { slotOf, sourceOf } from './source';
+import { isOfHouse, slotOf, sourceOf } from './source';
 
 /** Compiles a field: what it says, its note, and its hole where the fact is missing. */
 export function compileField(node: Field, scope: Scope): Piece {
@@ -27,25 +28,44 @@ export function compileField(node: Field, scope: Scope): Piece {
   const done = stepsInWords(node.steps);
   const nameOfOwner = steps.type.kind === 'image' ? ownerName(path) : undefined;
   const part = nextPart(scope);
-  return (run) => {
-    const { owner, record, reason } = (run.sources[slot] ??= find(run));
-    const stored = owner === undefined ? undefined : fact(owner as never, run);
-    let value = write(part, steps, stored, run, nameOfOwner?.(owner, run));
+  /** Says of it what its words do not: that they are missing, and where they come from. */
+  const tell = ({ owner, record, reason }: Source, stored: unknown, said: string | undefined, run: Run) => {
+    const id = placeId(part, run);
+    let value = said;
     if (value === undefined) {
       const hole = missingFact(path, owner, run);
-      const id = placeId(part, run);
       run.holes.push({ id, kind: 'field', ...hole, ...place });
       run.words.hole(id, 'field', hole.label);
       value = `[${hole.label}]`;
     }
     if (!run.notes) return;
-    const id = placeId(part, run);
     const raw = rawOfStored(stored, run.book.zone);
     run.notes.push(
       record === undefined
         ? { id, path: node.path, label, value, raw, steps: done, reason }
         : { id, path: node.path, label, value, raw, steps: done, record, reason },
     );
+  };
+  const read = (owner: unknown, run: Run) => (owner === undefined ? undefined : fact(owner as never, run));
+  if (steps.text && isOfHouse(path)) {
+    const number = scope.houseCount.all++;
+    return (run) => {
+      const source = (run.sources[slot] ??= find(run));
+      const { owner } = source;
+      let kept = run.house[number];
+      if (kept === undefined || kept.owner !== owner)
+        run.house[number] = kept = keptWords(owner, read(owner, run), steps, run);
+      const { stored, said, html } = kept;
+      if (said !== undefined) writeWords(part, said, html, run);
+      if (said === undefined || run.notes) tell(source, stored, said, run);
+    };
+  }
+  return (run) => {
+    const source = (run.sources[slot] ??= find(run));
+    const { owner } = source;
+    const stored = read(owner, run);
+    const said = write(part, steps, stored, run, nameOfOwner?.(owner, run));
+    if (said === undefined || run.notes) tell(source, stored, said, run);
   };
 }
 
@@ -56,15 +76,16 @@ function stepsInWords(steps: readonly Step[]): string[] {
 /** Writes what a field or an answer says; gives undefined, and nothing is written, where it is missing. */
 function write(
   part: string,
-  { apply, text, plain, show, fallback }: CompiledSteps,
+  steps: CompiledSteps,
   stored: unknown,
   run: Run,
   owner?: string,
 ): string | undefined {
-  const value = apply && stored !== undefined ? apply(stored, run) : stored;
-  if (isMissing(value)) return fallback === undefined ? undefined : put(part, fallback, false, run);
-  if (text === asItIs) return put(part, value as string, plain, run);
-  if (text) return put(part, text(value as never, run), plain, run);
+  const value = worked(steps, stored, run);
+  const { text, plain, show, fallback } = steps;
+  if (isMissing(value)) return fallback === undefined ? undefined : writeText(part, fallback, false, run);
+  if (text)
+    return writeText(part, text === asItIs ? (value as string) : text(value as never, run), plain, run);
   const { words } = run;
   if (words.keepsPlaces) words.beginValue();
   const said = show(value as never, run, words, owner);
@@ -72,19 +93,38 @@ function write(
   return said;
 }
 
+function worked({ apply }: CompiledSteps, stored: unknown, run: Run): unknown {
+  return apply && stored !== undefined ? apply(stored, run) : stored;
+}
+
+/** What a field that says words alone says of a record, made ready for the next letter. */
+function keptWords(owner: unknown, stored: unknown, steps: CompiledSteps, run: Run): KeptWords {
+  const value = worked(steps, stored, run);
+  const said = isMissing(value) ? steps.fallback : withLineFeeds(steps.text!(value as never, run));
+  return { owner, stored, said, html: said === undefined ? '' : escapeWithBreaks(said) };
+}
+
 /**
  * Writes words that stand for a value, and gives them.
  * @param plain whether nothing in them can need escaping
  */
-function put(part: string, said: string, plain: boolean, run: Run): string {
+function writeText(part: string, said: string, plain: boolean, run: Run): string {
+  if (plain) return writeWords(part, said, said, run);
+  const html = escapeWithBreaks(said);
+  return writeWords(part, html === said ? said : withLineFeeds(said), html, run);
+}
+
+function writeWords(part: string, said: string, html: string, run: Run): string {
   const { words } = run;
   if (words.keepsPlaces) words.beginValue();
-  const html = plain ? said : escapeWithBreaks(said);
-  // However its lines were ended where it came from, here they end with a line feed.
-  if (html !== said) said = said.replace(/\r\n?/g, '\n');
   words.value(said, html);
   if (words.keepsPlaces) words.endValue(placeId(part, run));
   return said;
+}
+
+/** However its lines were ended where it came from, in a letter they end with a line feed. */
+function withLineFeeds(said: string): string {
+  return said.includes('\r') ? said.replace(/\r\n?/g, '\n') : said;
 }
 
 /** Compiles a blank: its answer as a value of its type. */

@@ -38,6 +38,7 @@ export function newScope(
     parts: { of: context.key === undefined ? '' : `${context.key}:`, count: 0 },
     slots: new Map(),
     slotCount: { all: 0 },
+    houseCount: { all: 0 },
     problems,
     compileCondition,
   };

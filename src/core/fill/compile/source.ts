@@ -26,6 +26,14 @@ export function slotOf({ ownerPath, depth }: ResolvedPath, scope: Scope): number
   return slot;
 }
 
+/**
+ * Whether a fact is the house's own: of the business or somebody in it. What a field says of it depends on that record,
+ * the book and the template alone, so that it is kept for the next letter; only conditions on a list ask for more.
+ */
+export function isOfHouse({ ownerKind, type }: ResolvedPath): boolean {
+  return (ownerKind === 'business' || ownerKind === 'member') && type.kind !== 'collection';
+}
+
 const KEYLESS = new Set<RecordKind>(['line', 'payment', 'instalment']);
 
 type Reference = (owner: unknown, run: Run) => string | undefined;

@@ -36,7 +36,9 @@ export class Formats {
   private readonly times: string[] = [];
   private readonly clocks = new Map<string, Intl.DateTimeFormat>();
   private readonly sums: Partial<Record<SumForm, (units: number) => string>> = {};
+  /** each in a place of its own, as a form looked up by its name is slower to find than to use */
   private writeMoney: ((units: number) => string) | undefined;
+  private writeWhole: ((units: number) => string) | undefined;
   private readonly numbers = new Map<string, Intl.NumberFormat>();
   private readonly conjunction: Intl.ListFormat;
   private readonly disjunction: Intl.ListFormat;
@@ -96,7 +98,8 @@ export class Formats {
   }
 
   decimal(value: number): string {
-    if (Number.isSafeInteger(value) && !Object.is(value, -0)) return this.sum('whole number', value);
+    if (Number.isSafeInteger(value) && !Object.is(value, -0))
+      return (this.writeWhole ??= this.sumWriter('whole number'))(value);
     return this.number('decimal', { maximumFractionDigits: 10 }).format(value);
   }
 

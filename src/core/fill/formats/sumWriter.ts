@@ -38,22 +38,26 @@ const SAMPLES = [
 /** Sums below a million are parts that number in thousands; what is larger goes digit by digit. */
 function writerOf(pattern: Pattern, places: number): (units: number) => string {
   const { plus, minus, group, point, groupedFrom, last, others } = pattern;
-  const [unit, fraction, grouped] = [10 ** places, FIXED[places], 10 ** (groupedFrom - 1)];
-  if (!fraction || last !== 3 || (others !== 3 && others !== 0))
+  const [unit, digits, grouped] = [10 ** places, FIXED[places], 10 ** (groupedFrom - 1)];
+  if (!digits || last !== 3 || (others !== 3 && others !== 0))
     return (units) => write(units, pattern, places);
+  // Joined here what would be joined at every sum.
+  const ends = [plus, minus].map(([, after]) =>
+    digits.map((fraction) => (places ? point : '') + fraction + after),
+  );
+  const [endsOfPlus, endsOfMinus] = ends as [string[], string[]];
+  const lastThree = THREE.map((three) => group + three);
   return (units) => {
-    const size = units < 0 ? -units : units;
+    const below = units < 0;
+    const size = below ? -units : units;
     const whole = Math.floor(size / unit);
     if (whole > 999_999) return write(units, pattern, places);
-    const [before, after] = units < 0 ? minus : plus;
-    let out = before;
-    if (whole < 1000) out += SHORT[whole]!;
-    else if (whole < grouped) out += whole;
-    else {
-      const thousands = Math.floor(whole / 1000);
-      out += SHORT[thousands]! + group + THREE[whole - thousands * 1000]!;
-    }
-    return places ? out + point + fraction[size - whole * unit]! + after : out + after;
+    const before = below ? minus[0] : plus[0];
+    const end = (below ? endsOfMinus : endsOfPlus)[size - whole * unit]!;
+    if (whole < 1000) return before + SHORT[whole]! + end;
+    if (whole < grouped) return before + whole + end;
+    const thousands = Math.floor(whole / 1000);
+    return before + SHORT[thousands]! + lastThree[whole - thousands * 1000]! + end;
   };
 }
 
@@ -62,7 +66,7 @@ const SHORT = Array.from({ length: 1000 }, (_, i) => String(i));
 const THREE = SHORT.map((digits) => digits.padStart(3, '0'));
 /** By decimal places, the digits after the point. */
 const FIXED: readonly (readonly string[] | undefined)[] = [
-  [],
+  [''],
   undefined,
   THREE.slice(0, 100).map((digits) => digits.slice(1)),
   THREE,

@@ -41,6 +41,8 @@ export interface Scope {
   slots: Map<string, number>;
   /** how many slots there are, those of sections among them */
   slotCount: { all: number };
+  /** how many fields are of the house */
+  houseCount: { all: number };
   problems: Problem[];
   /** compiles the condition of a `where`; here because conditions are made of steps again */
   compileCondition: (
