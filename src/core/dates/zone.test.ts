@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { isoOf, readDay } from './civil';
-import { isoMoment, isTimeZone, momentOf, offsetAt, readMoment, wallClockOf } from './zone';
+import { dayAt, isoMoment, isTimeZone, momentOf, offsetAt, readMoment, wallClockOf } from './zone';
 
 const HOUR = 3_600_000;
 const at = (iso: string) => readMoment(iso)!;
@@ -53,6 +53,8 @@ describe('moments', () => {
     expect(offsetAt(at('2026-07-15T12:00:00Z'), 'Europe/London')).toBe(HOUR);
     const { day, time } = wallClockOf(at('2026-07-15T23:30:00Z'), 'Europe/London');
     expect([isoOf(day), time / HOUR]).toEqual(['2026-07-16', 0.5]);
+    expect(dayAt(at('2026-07-15T23:30:00Z'), 'Europe/London')).toBe(day);
+    expect(isoOf(dayAt(at('2026-01-15T23:30:00Z'), 'Europe/London'))).toBe('2026-01-15');
   });
 
   it('have the offset that the platform names, on any day and around a change of the clocks', () => {

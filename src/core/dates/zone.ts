@@ -81,6 +81,11 @@ export function wallClockOf(moment: Moment, zone: string): WallClock {
   return { day, time: local - day * DAY_MS };
 }
 
+/** The calendar day that a moment falls on in a zone. */
+export function dayAt(moment: Moment, zone: string): Day {
+  return Math.floor((moment + offsetAt(moment, zone)) / DAY_MS);
+}
+
 /**
  * The moment at which a zone's clocks show this reading. A reading that a clock change skips is taken after the
  * gap by as much as it lay inside it; one that occurs twice is the first (as ECMAScript's Temporal, "compatible").

@@ -1,4 +1,4 @@
-import { wallClockOf } from '../dates/zone';
+import { dayAt } from '../dates/zone';
 import { formatsOf } from '../fill/formats/formatsOf';
 import { fullName } from '../people/names';
 import { startOf, type RecordBook } from '../records/recordBook';
@@ -31,7 +31,7 @@ export function nameInvoice(book: RecordBook, invoice: InvoiceData): RecordName 
 
 export function nameBooking(book: RecordBook, booking: BookingData): RecordName {
   const formats = formatsOf(book);
-  const day = wallClockOf(startOf(booking), book.zone).day;
+  const day = dayAt(startOf(booking), book.zone);
   const when = booking.starts_at
     ? `${formats.date(day, 'weekday')} ${formats.date(day, 'day and month')} at ${formats.time(startOf(booking))}`
     : 'no time yet';

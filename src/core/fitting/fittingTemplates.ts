@@ -1,4 +1,4 @@
-import { wallClockOf, readMoment } from '../dates/zone';
+import { dayAt, readMoment } from '../dates/zone';
 import { formatsOf } from '../fill/formats/formatsOf';
 import type { Situation, StartingPoint } from '../records/which/situation';
 import { LEADS_TO } from '../records/which/situation';
@@ -99,5 +99,5 @@ export function startsFromInWords(kind: StartingPoint['kind']): string {
 }
 
 function dayOf(iso: string, zone: string): number {
-  return wallClockOf(readMoment(iso) ?? 0, zone).day;
+  return dayAt(readMoment(iso) ?? 0, zone);
 }

@@ -1,4 +1,4 @@
-import { wallClockOf } from '../dates/zone';
+import { dayAt } from '../dates/zone';
 import type { Formats } from '../fill/formats/formats';
 import { startOf } from '../records/recordBook';
 import type { Situation } from '../records/which/situation';
@@ -45,7 +45,7 @@ const SOON = 3;
 function ofVisit(topics: Topics, { book, booking }: Situation, formats: Formats): Aptness {
   const record = booking!.record;
   const start = startOf(record);
-  const days = wallClockOf(start, book.zone).day - book.today;
+  const days = dayAt(start, book.zone) - book.today;
   if (start < book.now) {
     if (topics.soon || topics.visit) return { apt: -1, reason: 'The visit is over' };
     return { apt: 1, reason: `The visit was ${formats.fromNow(book.today + days, book.today)}` };

@@ -1,4 +1,4 @@
-import { wallClockOf, readMoment } from '../dates/zone';
+import { dayAt, readMoment } from '../dates/zone';
 import { formatsOf } from '../fill/formats/formatsOf';
 import type { PastLetter } from '../fitting/fittingTemplates';
 import type { RecordBook } from '../records/recordBook';
@@ -47,7 +47,7 @@ function lastLetters(letters: readonly PastLetter[]): LastLetters {
 function ofVisit(book: RecordBook, booking: BookingData, letters: LastLetters): Occasion[] {
   if (booking.status !== 'confirmed' && booking.status !== 'tentative') return [];
   const start = startOf(booking);
-  const day = wallClockOf(start, book.zone).day;
+  const day = dayAt(start, book.zone);
   if (day <= book.today || day - book.today > DAYS_AHEAD) return [];
   const formats = formatsOf(book);
   const when = `${formats.fromNow(day, book.today)} at ${formats.time(start)}`;
@@ -117,5 +117,5 @@ function clientName(book: RecordBook, key: string | undefined): string {
 }
 
 function dayOf(iso: string, book: RecordBook): number {
-  return wallClockOf(readMoment(iso) ?? book.now, book.zone).day;
+  return dayAt(readMoment(iso) ?? book.now, book.zone);
 }

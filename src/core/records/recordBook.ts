@@ -1,6 +1,6 @@
 import { readDay, type Day } from '../dates/civil';
 import type { WorkingDays } from '../dates/workingDays';
-import { readMoment, wallClockOf, type Moment } from '../dates/zone';
+import { readMoment, dayAt, type Moment } from '../dates/zone';
 import { sumInvoice, type InvoiceSums } from './derive/invoiceSums';
 import { SCHEMA_DEFAULTS } from './defaults';
 import type {
@@ -50,7 +50,7 @@ export class RecordBook {
   ) {
     this.business = file.business;
     this.zone = file.business.time_zone ?? SCHEMA_DEFAULTS.timeZone;
-    this.today = wallClockOf(now, this.zone).day;
+    this.today = dayAt(now, this.zone);
     this.workingDays = {
       weekdays: new Set(file.business.working_days ?? SCHEMA_DEFAULTS.workingDays),
       holidays: new Set((file.business.holidays ?? []).flatMap((iso) => readDay(iso) ?? [])),

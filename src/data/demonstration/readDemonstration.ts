@@ -2,7 +2,7 @@ import { createHash } from 'node:crypto';
 import { readdir, readFile } from 'node:fs/promises';
 import path from 'node:path';
 import { parse } from 'yaml';
-import { wallClockOf, readMoment } from '../../core/dates/zone';
+import { dayAt, readMoment } from '../../core/dates/zone';
 import { checkRecords } from '../../core/records/read/checkRecords';
 import type {
   BookingData,
@@ -98,7 +98,7 @@ export async function readDemonstration(folder: string, now: number): Promise<De
   const zone = house.business.time_zone ?? 'Europe/London';
   const { files, named } = await readFiles(path.join(folder, 'files'));
   const { logo, ...business } = house.business;
-  const anchor: Anchor = { today: wallClockOf(now, zone).day, zone };
+  const anchor: Anchor = { today: dayAt(now, zone), zone };
   const list = async <T>(name: string) => laid(await readYaml(folder, `${name}.yaml`), anchor) as T[];
   const clients = await list<ClientData>('clients');
   const records: RecordsFile = {

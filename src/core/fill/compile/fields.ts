@@ -139,9 +139,10 @@ export function compileBlank(node: Blank, scope: Scope): Piece {
   const done = stepsInWords(node.steps);
   const part = nextPart(scope);
   return (run) => {
-    const id = placeId(part, run);
     const answer = run.answers.get(name);
     let value = write(part, steps, answer, run);
+    if (value !== undefined && !run.notes) return;
+    const id = placeId(part, run);
     if (value === undefined) {
       const reason = `“${name}” has not been answered.`;
       run.holes.push({ id, kind: 'blank', path: name, label: name, ...place, reason });

@@ -1,5 +1,5 @@
 import { civilOf, monthsBetween, type Day } from '../../dates/civil';
-import { wallClockOf, type Moment } from '../../dates/zone';
+import { dayAt, wallClockOf, type Moment } from '../../dates/zone';
 import { minorDigits } from '../../money/currency';
 import { dateWriter } from './dateWriter';
 import { sumWriter } from './sumWriter';
@@ -126,7 +126,7 @@ export class Formats {
     words.length === 1 ? words[0]! : this.disjunction.format(words);
 
   dayOf(moment: Moment): Day {
-    return wallClockOf(moment, this.settings.zone).day;
+    return dayAt(moment, this.settings.zone);
   }
 
   private wall(moment: Moment): number {

@@ -1,5 +1,5 @@
 import { readDay } from '../../dates/civil';
-import { readMoment, wallClockOf } from '../../dates/zone';
+import { readMoment, dayAt } from '../../dates/zone';
 import { fullName, greetingName, type Named } from '../../people/names';
 import type { RecordBook } from '../recordBook';
 import { startOf } from '../recordBook';
@@ -69,13 +69,13 @@ export const DERIVATIONS: Readonly<Partial<Record<RecordKind, Readonly<Record<st
   },
   booking: {
     date: (booking: BookingData, { book }) =>
-      booking.starts_at ? wallClockOf(startOf(booking), book.zone).day : undefined,
+      booking.starts_at ? dayAt(startOf(booking), book.zone) : undefined,
     end_time: (booking: BookingData) => readMoment(booking.ends_at ?? ''),
     duration: (booking: BookingData) => minutesOf(booking),
     is_past: (booking: BookingData, { book }) =>
       booking.starts_at ? (readMoment(booking.ends_at ?? '') ?? startOf(booking)) < book.now : undefined,
     days_until: (booking: BookingData, { book }) =>
-      booking.starts_at ? wallClockOf(startOf(booking), book.zone).day - book.today : undefined,
+      booking.starts_at ? dayAt(startOf(booking), book.zone) - book.today : undefined,
   },
   invoice: {
     net: (invoice: InvoiceData, { book }) => book.sumsOf(invoice).net,

@@ -1,5 +1,5 @@
 import { readDay } from '../../dates/civil';
-import { wallClockOf } from '../../dates/zone';
+import { dayAt } from '../../dates/zone';
 import { startOf, type RecordBook } from '../recordBook';
 import type { BookingData, ClientData, InvoiceData, ProjectData } from '../recordsFile';
 import { choice, rank, type Choice } from './choice';
@@ -26,7 +26,7 @@ export function bookingOfInvoice(
   const issued = readDay(invoice.issued_on ?? '') ?? book.today;
   const fromOwner = (bookings: BookingData[], whose: string) => {
     const before = bookings.filter(
-      (booking) => booking.starts_at && wallClockOf(startOf(booking), book.zone).day <= issued,
+      (booking) => booking.starts_at && dayAt(startOf(booking), book.zone) <= issued,
     );
     const last = choice(before.at(-1), `the last visit ${whose} before the invoice`, bookings);
     return last ?? choice(bookings[0], `the first visit ${whose} after the invoice`, bookings);
