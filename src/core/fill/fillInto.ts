@@ -6,7 +6,7 @@ import type { Situation } from '../records/which/situation';
 import type { CompiledTemplate } from './compileTemplate';
 import type { Addressee, Outcome } from './filled';
 import { houseOf } from './house';
-import type { Run, Source } from './run';
+import type { Origin, Run } from './run';
 import type { PageWriter, WordWriter } from './write/writer';
 
 /** Answers to blanks by name, read as their types (readAnswer). */
@@ -36,7 +36,8 @@ export function fillInto(
     frames: [],
     round: undefined,
     answers: withDefaults(template, answers),
-    sources: new Array<Source | undefined>(template.slots),
+    owners: new Array<unknown>(template.slots),
+    origins: new Array<Origin | undefined>(template.slots),
     house,
     notes: notes ? [] : undefined,
     holes: [],

@@ -17,8 +17,10 @@ export interface Run extends Deriving {
   round: string | undefined;
   /** by name; a blank without an answer or default is absent */
   answers: ReadonlyMap<string, unknown>;
-  /** what fields are read from, by slot, as far as it was looked for */
-  sources: (Source | undefined)[];
+  /** what fields are read from, by slot, as far as it was found: records, or where a path begins with none what it begins with */
+  owners: unknown[];
+  /** what notes say of these, by slot */
+  origins: (Origin | undefined)[];
   /** what fields of the house said in the letters before, by number */
   house: (KeptWords | undefined)[];
   /** absent where nobody asks for them */
@@ -29,10 +31,8 @@ export interface Run extends Deriving {
   page: PageWriter;
 }
 
-/** What a field's fact is read from. */
-export interface Source {
-  /** the record, or where a path begins with none what it begins with */
-  owner: unknown;
+/** Where a fact comes from. */
+export interface Origin {
   /** `invoice:K-101` */
   record: string | undefined;
   /** why it is this one */

@@ -1,18 +1,13 @@
 import type { RecordKind } from '../../records/recordKind';
 import type { ResolvedPath } from '../paths/resolvePath';
 import type { Scope } from '../paths/scope';
-import type { Run, Source } from '../run';
+import type { Origin, Run } from '../run';
 
-/** Finds what a field's fact is read from. */
-export function sourceOf(path: ResolvedPath, scope: Scope): (run: Run) => Source {
-  const { owner, reason } = path;
+/** Says where the facts of a record come from. */
+export function originOf(path: ResolvedPath, scope: Scope): (owner: unknown, run: Run) => Origin {
+  const { reason } = path;
   const referenceOf = ownerReference(path, scope);
-  return (run) => {
-    const found = owner(run);
-    // Only notes ask for more than the record.
-    if (!run.notes) return { owner: found, record: undefined, reason: '' };
-    return { owner: found, record: referenceOf(found, run), reason: reason(run) };
-  };
+  return (owner, run) => ({ record: referenceOf(owner, run), reason: reason(run) });
 }
 
 /**

@@ -61,7 +61,7 @@ export function compileSection<Child>(node: Section<Child>, scope: Scope, all: C
       frame.value = items[i];
       frame.index = i;
       run.round = undefined;
-      for (const slot of slots) run.sources[slot] = undefined;
+      for (const slot of slots) run.owners[slot] = run.origins[slot] = undefined;
       inner(run);
     }
     run.frames.pop();

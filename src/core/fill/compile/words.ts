@@ -5,19 +5,24 @@ import { placeId, type Piece, type Run } from '../run';
 import { safeAddress } from '../write/escape';
 import { AddressWriter, LineWriter } from '../write/lineWriter';
 import { literal, type Literal } from '../write/writer';
-import { compileBlank, compileField, compileOpen } from './fields';
+import { compileBlank } from './blank';
+import { compileField, sayField, sayOfHouse, type CompiledField } from './field';
+import { compileOpen } from './openPart';
 import { signatureOf } from './signature';
 import { compileSection, compileWhen, enterPassage } from './structure';
 
+/** What a run of words is made of: by their types, words and fields are written without a call through a variable. */
+type Part = Literal | CompiledField | { type: 'piece'; write: Piece };
+
 /** Compiles inline words; runs that share a mark are wrapped once. */
 export function compileWords(nodes: readonly Inline[], scope: Scope): Piece {
-  const pieces: (Piece | Literal)[] = [];
+  const parts: Part[] = [];
   const clean = withoutComments(nodes);
   for (let at = 0; at < clean.length;) {
     const { mark, length } = longestRun(clean, at);
     if (!mark) {
       const node = clean[at]!;
-      pieces.push(node.type === 'text' ? literal(node.text) : compileNode(node, scope));
+      parts.push(node.type === 'text' ? literal(node.text) : partOf(compileNode(node, scope)));
       at++;
       continue;
     }
@@ -26,16 +31,32 @@ export function compileWords(nodes: readonly Inline[], scope: Scope): Piece {
       clean.slice(at, at + length).map((node) => copyPlace(node, withoutMark(node, key), scope)),
       mark.type === 'link' ? { ...scope, inLink: true } : scope,
     );
-    pieces.push(compileMark(mark, inner, scope));
+    parts.push(partOf(compileMark(mark, inner, scope)));
     at += length;
   }
+  const count = parts.length;
   return (run) => {
-    for (let i = 0; i < pieces.length; i++) {
-      const piece = pieces[i]!;
-      if (typeof piece === 'function') piece(run);
-      else run.words.literal(piece);
+    for (let i = 0; i < count; i++) {
+      const part = parts[i]!;
+      switch (part.type) {
+        case 'words':
+          run.words.literal(part);
+          break;
+        case 'field':
+          sayField(part, run);
+          break;
+        case 'field of the house':
+          sayOfHouse(part, run);
+          break;
+        default:
+          part.write(run);
+      }
     }
   };
+}
+
+function partOf(compiled: Piece | CompiledField): Part {
+  return typeof compiled === 'function' ? { type: 'piece', write: compiled } : compiled;
 }
 
 /** Compiles a line to a text: a subject, a header, an address. */
@@ -103,7 +124,7 @@ function compileMark(mark: Mark, inner: Piece, scope: Scope): Piece {
 
 const SIGNATURE = { type: 'signature' } as const;
 
-function compileNode(node: Exclude<Inline, Text>, scope: Scope): Piece {
+function compileNode(node: Exclude<Inline, Text>, scope: Scope): Piece | CompiledField {
   switch (node.type) {
     case 'break':
       return (run) => run.words.lineBreak();

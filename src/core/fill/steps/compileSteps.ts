@@ -39,7 +39,7 @@ export interface CompiledSteps {
   apply: ((value: unknown, run: Run) => unknown) | undefined;
   /** what the result says, where it is words alone; else `show` writes it */
   text: ((value: never, run: Run) => string) | undefined;
-  /** whether that holds nothing that would have to be escaped, whatever the value */
+  /** whether what it says, the fallback too, holds nothing that would have to be escaped, whatever the value */
   plain: boolean;
   show: Show;
   /** what speaks for a missing fact */
@@ -75,7 +75,7 @@ export function compileSteps(
     type,
     apply: chained(meanings),
     text: words ? textOf(type) : undefined,
-    plain,
+    plain: plain && fallback === undefined,
     show: show ?? defaultShow(type, scope.inLink),
     fallback,
   };
@@ -91,6 +91,11 @@ export function valueOf(
     const value = read(run);
     return (apply && value !== undefined ? apply(value, run) : value) ?? fallback;
   };
+}
+
+/** Steps as they are written, each by itself. */
+export function stepsInWords(steps: readonly Step[]): string[] {
+  return steps.map((step) => printSteps([step]).slice(' | '.length));
 }
 
 function chained(meanings: readonly Meaning[]): CompiledSteps['apply'] {

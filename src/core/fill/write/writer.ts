@@ -32,6 +32,7 @@ export type BlockLook =
 
 /** Words of a template, looked at once and not at each filling. */
 export interface Literal {
+  type: 'words';
   plain: string;
   html: string;
   /** whether there are line breaks among them, and whether they end in a space */
@@ -40,7 +41,13 @@ export interface Literal {
 }
 
 export function literal(plain: string): Literal {
-  return { plain, html: escapeHtml(plain), broken: plain.includes('\n'), open: /[ \t]$/.test(plain) };
+  return {
+    type: 'words',
+    plain,
+    html: escapeHtml(plain),
+    broken: plain.includes('\n'),
+    open: /[ \t]$/.test(plain),
+  };
 }
 
 /** Takes the words of a line: a subject, a heading, a paragraph, a cell. */

@@ -1,0 +1,20 @@
+import type { Gap, Unfinished } from '../../template/document';
+import { nextPart, placeOf, type Scope } from '../paths/scope';
+import { placeId, type Piece } from '../run';
+
+/** A gap or an unfinished part: its words stand there, and it is a hole. */
+export function compileOpen(node: Gap | Unfinished, scope: Scope): Piece {
+  const place = placeOf(scope, node);
+  const { words } = node;
+  const reason =
+    node.type === 'gap'
+      ? `A field is still to be put here: ${words}.`
+      : `“${words}” is made up and still to be replaced.`;
+  const kind = node.type;
+  const part = nextPart(scope);
+  return (run) => {
+    const id = placeId(part, run);
+    run.holes.push({ id, kind, path: words, label: words, ...place, reason });
+    run.words.hole(id, kind, words);
+  };
+}
