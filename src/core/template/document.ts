@@ -1,5 +1,4 @@
-import type { Condition } from './tags/condition';
-import type { Step } from './tags/step';
+import type { Condition, Step } from './tags/step';
 
 /**
  * A template's words as a document: plain JSON of the shape the editor and the database keep. Structure that

@@ -1,8 +1,7 @@
 import type { Block, Inline, Line, ListChild, Mark, Structured, TableRow } from '../../template/document';
 import type { FieldType } from '../../records/fieldType';
 import { printCondition, printSteps, printTag } from '../../template/tags/printTag';
-import type { Clause, Condition, Operand } from '../../template/tags/condition';
-import type { Step } from '../../template/tags/step';
+import type { Clause, Condition, Operand, Step } from '../../template/tags/step';
 import type { Template } from '../../template/template';
 import { newScope, type CompileContext } from '../compile/newScope';
 import { readAmount } from '../../money/currency';

@@ -1,7 +1,6 @@
 import type { Blank } from '../document';
-import type { Clause, Condition, Operand } from './condition';
+import type { Clause, Condition, Operand, Step } from './step';
 import { quote } from './lexer';
-import type { Step } from './step';
 import type { Tag } from './tag';
 
 /** Writes a tag as its text form, braces included. What readTag reads from it is the same tag. */

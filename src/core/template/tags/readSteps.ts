@@ -1,7 +1,15 @@
 import { didYouMean } from '../../problems/nearest';
 import { TagError, isPath, type Token } from './lexer';
-import type { Condition } from './condition';
-import { PLAIN_STEPS, STEP_NAMES, UNITS, WEEKDAYS, type PlainStep, type Step, type Unit } from './step';
+import {
+  type Condition,
+  PLAIN_STEPS,
+  type PlainStep,
+  type Step,
+  STEP_NAMES,
+  type Unit,
+  UNITS,
+  WEEKDAYS,
+} from './step';
 
 /** Reads the condition behind `where`; given from outside, as conditions hold steps again. */
 export type ReadWhere = (tokens: Token[], end: number) => Condition;

@@ -1,6 +1,5 @@
 import type { Atom, Comment, PassageUse, Style } from '../document';
-import type { Condition } from './condition';
-import type { Step } from './step';
+import type { Condition, Step } from './step';
 
 /** One tag as read: something that stands in the text, or one end of a structure. */
 export type Tag = Atom | Comment | PassageUse | StructureTag;
