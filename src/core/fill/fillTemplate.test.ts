@@ -366,6 +366,13 @@ describe('people', () => {
     expect(text('{{signature}}', { wishes: { sender } })).toBe('Teo\non the road');
   });
 
+  it('do not sign where the head says that there is no signature, in a passage either', () => {
+    const close = 'Kind regards\n\n{{signature}}\n';
+    const filled = fillSample('{{> close}}', { passages: { close }, head: 'signature: none\n' });
+    expect([filled.text.trim(), filled.signatureAt, filled.notes]).toEqual(['Kind regards', undefined, []]);
+    expect(text('{{> close}}', { passages: { close } })).toMatch(/^Kind regards\n\nImke Sandoval\n/);
+  });
+
   it.each([
     ['Hello,\n\n{{signature}}', 'Hello,\n\n'],
     ['Yours,\\\n{{signature}}', 'Yours,\n'],

@@ -21,7 +21,7 @@ export interface CompileContext {
 /** The scope at the top of a template: no section around, no passage entered. */
 export function newScope(
   context: CompileContext,
-  head: { name: string; startsFrom: StartingKind },
+  head: { name: string; startsFrom: StartingKind; signature?: string },
   problems: Problem[],
 ): Scope {
   return {
@@ -32,6 +32,7 @@ export function newScope(
     passages: context.passages,
     inside: [],
     inLink: false,
+    signs: head.signature !== 'none',
     blanks: new Map(),
     places: context.places ?? new WeakMap(),
     file: context.file ?? head.name,

@@ -136,6 +136,7 @@ function compileNode(node: Exclude<Inline, Text>, scope: Scope): Piece | Compile
     case 'unfinished':
       return compileOpen(node, scope);
     case 'signature': {
+      if (!scope.signs) return () => {};
       const part = nextPart(scope);
       return (run) => {
         const value = signatureOf(run);

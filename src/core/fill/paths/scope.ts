@@ -31,6 +31,8 @@ export interface Scope {
   inside: readonly string[];
   /** whether these words are those of a link, in which there can be no other */
   inLink: boolean;
+  /** whether a signature stands where one is asked for; not where the head says that there is none */
+  signs: boolean;
   blanks: ReadonlyMap<string, BlankDefinition>;
   /** the places of the file this part stands in */
   places: Places;
