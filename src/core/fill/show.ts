@@ -79,16 +79,10 @@ function nameOf(kind: RecordKind, data: Record<string, unknown>, run: Run): stri
   return parts.join(' ') || kind;
 }
 
-/** The default way to write a value of a type. */
-export function defaultShow(type: FieldType, inLink: boolean): Show {
+/** How a value is written where it is more than words; undefined where its type says words alone. */
+export function defaultShow(type: FieldType, inLink: boolean): Show | undefined {
   if (type.kind === 'link') return showLink(undefined, false, inLink);
-  if (type.kind === 'image') return showImage(undefined);
-  const text = textOf(type);
-  return (value, run, words) => {
-    const written = text(value, run);
-    words.value(written);
-    return written;
-  };
+  return type.kind === 'image' ? showImage(undefined) : undefined;
 }
 
 /**

@@ -9,7 +9,7 @@ import { rawOf } from '../values';
 import { escapeWithBreaks } from '../write/escape';
 import { missingFact, ownerName } from './missing';
 import { isOfHouse, originOf, slotOf } from './source';
-import { withLineFeeds, wording, writeValue, writeWords } from './writeValue';
+import { withLineFeeds, wording, worked, writeValue, writeWords } from './writeValue';
 
 /** A field as data, said by the functions below: one of each field's own would be a call of its own each time. */
 export interface CompiledField {
@@ -58,19 +58,21 @@ export function compileField(node: Field, scope: Scope): CompiledField | Piece {
   };
   if (steps.type.kind !== 'image') return field;
   const nameOfOwner = ownerName(path);
-  return (run) => {
-    const owner = ownerIn(run, field);
-    const stored = factOf(field, owner, run);
-    const said = writeValue(field.part, steps, stored, run, nameOfOwner(owner, run));
-    if (said === undefined || run.notes) tell(field, owner, stored, said, run);
-  };
+  return (run) => sayField(field, run, nameOfOwner);
 }
 
-/** Writes what a field says of the records. */
-export function sayField(field: CompiledField, run: Run): void {
+/**
+ * Writes what a field says of the records.
+ * @param nameOfOwner what a picture is described by
+ */
+export function sayField(
+  field: CompiledField,
+  run: Run,
+  nameOfOwner?: (owner: unknown, run: Run) => string | undefined,
+): void {
   const owner = ownerIn(run, field);
   const stored = factOf(field, owner, run);
-  const said = writeValue(field.part, field.steps, stored, run);
+  const said = writeValue(field.part, field.steps, stored, run, nameOfOwner?.(owner, run));
   if (said === undefined || run.notes) tell(field, owner, stored, said, run);
 }
 
@@ -88,7 +90,7 @@ export function sayOfHouse(field: CompiledField, run: Run): void {
 
 function wordsOf(field: CompiledField, owner: unknown, run: Run): KeptWords {
   const stored = factOf(field, owner, run);
-  const found = wording(field.steps, stored, run);
+  const found = wording(field.steps, worked(field.steps, stored, run), run);
   const said = found === undefined ? undefined : withLineFeeds(found);
   return { owner, stored, said, html: said === undefined ? '' : escapeWithBreaks(said) };
 }

@@ -12,13 +12,12 @@ export function writeValue(
   run: Run,
   owner?: string,
 ): string | undefined {
-  const { text, plain, show, fallback } = steps;
-  if (text) {
-    const said = wording(steps, stored, run);
-    return said === undefined ? undefined : writeText(part, said, plain, run);
-  }
   const value = worked(steps, stored, run);
-  if (isMissing(value)) return fallback === undefined ? undefined : writeText(part, fallback, false, run);
+  const { show } = steps;
+  if (!show || isMissing(value)) {
+    const said = wording(steps, value, run);
+    return said === undefined ? undefined : writeText(part, said, steps.plain, run);
+  }
   const { words } = run;
   if (words.keepsPlaces) words.beginValue();
   const said = show(value as never, run, words, owner);
@@ -26,16 +25,15 @@ export function writeValue(
   return said;
 }
 
-/** What a field that says words alone says; undefined where it is missing. */
-export function wording(steps: CompiledSteps, stored: unknown, run: Run): string | undefined {
-  const value = worked(steps, stored, run);
-  if (isMissing(value)) return steps.fallback;
-  const { text } = steps;
-  return text === asItIs ? (value as string) : text!(value as never, run);
+/** What is left of a stored value after its steps. */
+export function worked({ apply }: CompiledSteps, stored: unknown, run: Run): unknown {
+  return apply && stored !== undefined ? apply(stored, run) : stored;
 }
 
-function worked({ apply }: CompiledSteps, stored: unknown, run: Run): unknown {
-  return apply && stored !== undefined ? apply(stored, run) : stored;
+/** What a field says of a value that words alone stand for, or of one that is missing; undefined where it has no words. */
+export function wording({ text, fallback }: CompiledSteps, value: unknown, run: Run): string | undefined {
+  if (isMissing(value)) return fallback;
+  return text === asItIs ? (value as string) : text!(value as never, run);
 }
 
 /**

@@ -16,6 +16,7 @@ export interface FormatSettings {
 }
 
 type DateForm = 'date' | 'long date' | 'short date' | 'weekday' | 'day and month' | 'month';
+type WriteSum = (units: number) => string;
 type SumForm = 'money' | 'whole money' | 'plain money' | 'whole number';
 const DAY_MS = 86_400_000;
 const MINUTE_MS = 60_000;
@@ -35,10 +36,11 @@ export class Formats {
   /** by the minute of the day */
   private readonly times: string[] = [];
   private readonly clocks = new Map<string, Intl.DateTimeFormat>();
-  private readonly sums: Partial<Record<SumForm, (units: number) => string>> = {};
   /** each in a place of its own, as a form looked up by its name is slower to find than to use */
-  private writeMoney: ((units: number) => string) | undefined;
-  private writeWhole: ((units: number) => string) | undefined;
+  private writeMoney: WriteSum | undefined;
+  private writeWholeMoney: WriteSum | undefined;
+  private writePlainMoney: WriteSum | undefined;
+  private writeWholeNumber: WriteSum | undefined;
   private readonly numbers = new Map<string, Intl.NumberFormat>();
   private readonly conjunction: Intl.ListFormat;
   private readonly disjunction: Intl.ListFormat;
@@ -89,17 +91,18 @@ export class Formats {
   /** Without minor units when they are zero. */
   wholeMoney(amount: number): string {
     const unit = 10 ** this.minorDigits;
-    return amount % unit === 0 ? this.sum('whole money', amount / unit) : this.money(amount);
+    if (amount % unit !== 0) return this.money(amount);
+    return (this.writeWholeMoney ??= this.sumWriter('whole money'))(amount / unit);
   }
 
   /** A sum without its currency, with all its places and no grouping. */
   plainMoney(amount: number): string {
-    return this.sum('plain money', amount);
+    return (this.writePlainMoney ??= this.sumWriter('plain money'))(amount);
   }
 
   decimal(value: number): string {
     if (Number.isSafeInteger(value) && !Object.is(value, -0))
-      return (this.writeWhole ??= this.sumWriter('whole number'))(value);
+      return (this.writeWholeNumber ??= this.sumWriter('whole number'))(value);
     return this.number('decimal', { maximumFractionDigits: 10 }).format(value);
   }
 
@@ -151,11 +154,7 @@ export class Formats {
     return new Intl.DateTimeFormat(this.settings.locale, { ...options, timeZone: 'UTC' });
   }
 
-  private sum(form: SumForm, units: number): string {
-    return (this.sums[form] ??= this.sumWriter(form))(units);
-  }
-
-  private sumWriter(form: SumForm): (units: number) => string {
+  private sumWriter(form: SumForm): WriteSum {
     const { locale, currency } = this.settings;
     const places = form === 'whole number' || form === 'whole money' ? 0 : this.minorDigits;
     const options: Intl.NumberFormatOptions =

@@ -37,11 +37,11 @@ export interface CompiledSteps {
   type: FieldType;
   /** of a value that is there, undefined where the result is missing; absent where the value stays as it is */
   apply: ((value: unknown, run: Run) => unknown) | undefined;
-  /** what the result says, where it is words alone; else `show` writes it */
+  /** what the result says, where it is words alone; else absent, and `show` writes it */
   text: ((value: never, run: Run) => string) | undefined;
   /** whether what it says, the fallback too, holds nothing that would have to be escaped, whatever the value */
   plain: boolean;
-  show: Show;
+  show: Show | undefined;
   /** what speaks for a missing fact */
   fallback: string | undefined;
 }
@@ -69,14 +69,13 @@ export function compileSteps(
     meanings.push(meaning);
     type = meaning.type;
   }
-  const { show, plain = FIGURES.has(type.kind) } = meanings.at(-1) ?? {};
-  const words = !show && type.kind !== 'link' && type.kind !== 'image';
+  const { show = defaultShow(type, scope.inLink), plain = FIGURES.has(type.kind) } = meanings.at(-1) ?? {};
   return {
     type,
     apply: chained(meanings),
-    text: words ? textOf(type) : undefined,
+    text: show ? undefined : textOf(type),
     plain: plain && fallback === undefined,
-    show: show ?? defaultShow(type, scope.inLink),
+    show,
     fallback,
   };
 }

@@ -1,14 +1,17 @@
 /** Escapes text for HTML, in content and in double-quoted attributes. */
 export function escapeHtml(text: string): string {
-  const first = SPECIAL[Symbol.search](text);
-  return first < 0 ? text : escapedFrom(first, text, '\n');
+  return escaped(text, '\n');
 }
 
 /** As escapeHtml, with a value's line breaks as <br>. The same text where nothing is to be replaced, as in most. */
 export function escapeWithBreaks(text: string): string {
+  return escaped(text, '<br>');
+}
+
+function escaped(text: string, lineBreak: string): string {
   // Asked of the expression, as strings come in so many kinds that a method of theirs is looked up anew each time.
   const first = SPECIAL[Symbol.search](text);
-  return first < 0 ? text : escapedFrom(first, text, '<br>');
+  return first < 0 ? text : escapedFrom(first, text, lineBreak);
 }
 
 const SPECIAL = /[&<>"\n\r]/;

@@ -1,14 +1,14 @@
 import { didYouMean } from '../../problems/nearest';
 import { TagError, isPath, type Token } from './lexer';
 import {
-  type Condition,
   PLAIN_STEPS,
-  type PlainStep,
-  type Step,
   STEP_NAMES,
-  type Unit,
   UNITS,
   WEEKDAYS,
+  type Condition,
+  type PlainStep,
+  type Step,
+  type Unit,
 } from './step';
 
 /** Reads the condition behind `where`; given from outside, as conditions hold steps again. */
