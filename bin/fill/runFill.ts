@@ -68,7 +68,6 @@ async function readEverything(
       ? compileTemplate(readable, {
           schema: schemaOf(read.value),
           passages,
-          currency: read.value.business.currency ?? SCHEMA_DEFAULTS.currency,
           ...(reading.places ? { places: reading.places } : {}),
           file: given.template,
         })

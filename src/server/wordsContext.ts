@@ -1,4 +1,3 @@
-import { SCHEMA_DEFAULTS } from '../core/records/defaults';
 import type { RecordsFile } from '../core/records/recordsFile';
 import { schemaOf } from '../core/records/schema';
 import type { Passage } from '../core/template/template';
@@ -27,7 +26,6 @@ export function wordsContext({ business, passages, groups }: WordsFacts): WordsC
   return {
     schema: schemaOf({ business }),
     passages,
-    currency: business.currency ?? SCHEMA_DEFAULTS.currency,
     groups,
   };
 }

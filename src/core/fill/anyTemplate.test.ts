@@ -173,7 +173,11 @@ describe('no value', () => {
       ];
       return typeof value === 'string' && free.includes(key) ? words : value;
     };
-    return replaced(records, '') as RecordsFile;
+    const said = replaced(records, '') as RecordsFile;
+    // In parts as well: into how many a name falls depends on what it says.
+    const named = { given_name: words, family_name: words, honorific: words };
+    const clients = said.clients!.map((client) => ({ ...client, ...named }));
+    return { ...said, clients, members: said.members!.map((member) => ({ ...member, ...named })) };
   };
 
   const NASTY = fc.oneof(

@@ -128,7 +128,8 @@ describe('an invoice’s state is the first that holds', () => {
     ['part paid', { payments: [{ amount: 1, paid_on: '2026-02-20' }] }],
     ['open', {}],
     ['open', { due_on: '2026-03-02' }],
-    ['open', { lines: [] }],
+    ['paid', { lines: [] }],
+    ['paid', { lines: [{ unit_price: -5000 }], due_on: '2026-01-01' }],
   ])('%s: %j', (state, more) =>
     expect(says('{{invoice.state}}', fromInvoice(invoice('K', more)))).toBe(state),
   );
@@ -346,9 +347,13 @@ describe('dates and times', () => {
     ['2026-03-16', 'in 2 weeks'],
     ['2026-02-17', '13 days ago'],
     ['2026-04-30', 'in 8 weeks'],
-    ['2026-05-01', 'next month'],
+    ['2026-05-01', 'in 2 months'],
     ['2026-05-02', 'in 2 months'],
-    ['2028-03-01', 'in 23 months'],
+    ['2028-03-01', 'in 24 months'],
+    ['2028-01-10', 'in 22 months'],
+    ['2028-10-01', 'in 3 years'],
+    ['2028-08-01', 'in 2 years'],
+    ['2026-03-22', 'in 3 weeks'],
     ['2028-03-02', 'in 2 years'],
     ['2024-03-02', '2 years ago'],
   ])('from now: %s is %s', (due_on, words) => {

@@ -19,7 +19,7 @@ const INVOICE: readonly Written[] = [
   ['invoice.due_on | day and month', '3 February', 'February 3', '3. Februar', '3 février'],
   ['invoice.due_on | month', 'February 2026', 'February 2026', 'Februar 2026', 'février 2026'],
   ['invoice.due_on | iso', '2026-02-03', '2026-02-03', '2026-02-03', '2026-02-03'],
-  ['invoice.due_on | from now', '3 weeks ago', '3 weeks ago', 'vor 3 Wochen', 'il y a 3 semaines'],
+  ['invoice.due_on | from now', '4 weeks ago', '4 weeks ago', 'vor 4 Wochen', 'il y a 4 semaines'],
   ['today | from now', 'today', 'today', 'heute', 'aujourd’hui'],
   ['today | plus 1 day | from now', 'tomorrow', 'tomorrow', 'morgen', 'demain'],
   ['today | plus 3 days | from now', 'in 3 days', 'in 3 days', 'in 3 Tagen', 'dans 3 jours'],

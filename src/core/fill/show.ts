@@ -1,3 +1,4 @@
+import { fullName } from '../people/names';
 import type { AddressData } from '../records/recordsFile';
 import type { FieldType } from '../records/fieldType';
 import type { RecordKind } from '../records/recordKind';
@@ -61,7 +62,7 @@ export function asItIs(text: string): string {
 }
 
 /** What a record in a list is called: the first of these that it has. */
-const NAMED_BY = ['number', 'title', 'service', 'name', 'full_name', 'description', 'amount'] as const;
+const NAMED_BY = ['number', 'title', 'service', 'name', 'description', 'amount'] as const;
 
 /** An element of a list as text; records by what they are called. */
 export function textOfItem(type: FieldType): (value: never, run: Run) => string {
@@ -69,14 +70,17 @@ export function textOfItem(type: FieldType): (value: never, run: Run) => string 
   return (data: Record<string, unknown>, run) => nameOf(type.record, data, run);
 }
 
+/** A list calls people by their full names. */
+const PEOPLE: ReadonlySet<RecordKind> = new Set<RecordKind>(['client', 'contact', 'member', 'recipient']);
+
 function nameOf(kind: RecordKind, data: Record<string, unknown>, run: Run): string {
+  if (PEOPLE.has(kind)) return fullName(data) ?? kind;
   for (const key of NAMED_BY) {
     const value = data[key];
     if (key === 'amount' && typeof value === 'number') return run.formats.money(value);
     if (typeof value === 'string' && value) return value;
   }
-  const parts = [data.given_name ?? data.preferred_name, data.family_name].filter(Boolean);
-  return parts.join(' ') || kind;
+  return fullName(data) ?? kind;
 }
 
 /** How a value is written where it is more than words; undefined where its type says words alone. */

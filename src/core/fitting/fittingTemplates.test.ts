@@ -123,7 +123,7 @@ describe('templates that fit', () => {
       'confirmed: The visit is tomorrow',
       'how-was-it: From a visit',
     ]);
-    expect(fits(from('booking', 'later')).fitting[0]).toBe('confirmed: The visit is in 3 weeks');
+    expect(fits(from('booking', 'later')).fitting[0]).toBe('confirmed: The visit is in 4 weeks');
     expect(fits(from('booking', 'past')).fitting).toEqual(['how-was-it: The visit was 5 days ago']);
   });
 

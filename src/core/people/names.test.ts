@@ -1,9 +1,10 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { fullName, greetingName } from './names';
+import { familyName, fullName, givenName, greetingName, honorificOf } from './names';
 import { partName } from './partName';
 
-const and = (names: string[]) => names.join(' and ');
+const list = new Intl.ListFormat('en-GB');
+const and = (names: string[]) => list.format(names);
 const parts = (name: string) => partName(name).persons;
 
 describe('one person’s name in one string', () => {
@@ -84,13 +85,38 @@ describe('the greeting name', () => {
     [{ name: 'Thornholt College', kind: 'organisation' }, 'Thornholt College'],
     [{ name: 'Bell and Sons', kind: 'organisation' }, 'Bell and Sons'],
     [{ family_name: 'Vane' }, 'Vane'],
-    [{ name: 'The Wray family', kind: 'household' }, 'The Wray family'],
+    [{ name: 'The Wray family', kind: 'household' }, 'Wray family'],
+    [{ name: 'Ada, Tom and Nell Reyes', kind: 'household' }, 'Ada, Tom and Nell'],
+    [{ name: 'Mr. J. Smith' }, 'Mr Smith'],
+    [{ name: 'J. Smith' }, 'J. Smith'],
+    [{ name: 'J. and A. Smith', kind: 'household' }, 'J. and A. Smith'],
+    [{ given_name: 'J.', family_name: 'Smith', honorific: 'Mrs.' }, 'Mrs Smith'],
+    [{ name: 'Mr. and Mrs. Reyes', kind: 'household' }, 'Mr and Mrs Reyes'],
+    [{ name: 'Saltby Moving and Haulage', kind: 'partner' }, 'Saltby Moving and Haulage'],
+    [{ name: 'Saltby Moving', given_name: 'Petra', kind: 'partner' }, 'Petra'],
     [{ full_name: 'Imke Sandoval' }, 'Imke'],
   ])('of %o is %s', (record, expected) => expect(greetingName(record, and)).toBe(expected));
 
   it('is missing only without any name', () => {
     expect(greetingName({}, and)).toBeUndefined();
     expect(greetingName({ name: '', family_name: '' }, and)).toBeUndefined();
+  });
+});
+
+describe('the parts of a name in one string', () => {
+  it.each([
+    [{ name: 'Ada and Tom Reyes', kind: 'household' }, 'Ada and Tom', 'Reyes', undefined],
+    [{ name: 'Anjali Rao and Dev Mehra', kind: 'household' }, 'Anjali and Dev', undefined, undefined],
+    [{ name: 'Dr Marta de la Cruz' }, 'Marta', 'de la Cruz', 'Dr'],
+    [{ name: 'J. Smith' }, undefined, 'Smith', undefined],
+    [{ name: 'Thornholt College', kind: 'organisation' }, undefined, undefined, undefined],
+    [{ name: 'Marta Cruz', given_name: 'Marta', family_name: 'Vane' }, 'Marta', 'Vane', undefined],
+  ])('%o', (record, given, family, honorific) => {
+    expect([givenName(record, and), familyName(record), honorificOf(record)]).toEqual([
+      given,
+      family,
+      honorific,
+    ]);
   });
 });
 

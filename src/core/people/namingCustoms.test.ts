@@ -159,7 +159,7 @@ describe('a couple gives both (fields.md, Names)', () => {
     ['Reyes, Ada and Tom', ['Ada Reyes', 'Tom Reyes'], 'Ada and Tom'],
     ['Mr and Mrs Reyes', ['Reyes', 'Reyes'], 'Mr and Mrs Reyes'],
     ['Dr and Mrs Adler', ['Adler', 'Adler'], 'Dr and Mrs Adler'],
-    ['Herr und Frau Vollrath', ['Vollrath', 'Vollrath'], 'Herr and Frau Vollrath'],
+    ['Herr und Frau Vollrath', ['Vollrath', 'Vollrath'], 'Herr und Frau Vollrath'],
     ['Mr Reyes and Ms Hale', ['Reyes', 'Hale'], 'Mr Reyes and Ms Hale'],
   ])('%s', (name, persons, greeting) => {
     const both = partName(name).persons.map(({ given, family }) => [given, family].filter(Boolean).join(' '));

@@ -7,9 +7,9 @@ export interface PersonName {
   suffix?: string;
 }
 
-/** A name in parts: one person, or the two of a couple in the order written. */
+/** A name in parts: one person, or several in the order written. */
 export interface PartedName {
-  persons: [PersonName] | [PersonName, PersonName];
+  persons: [PersonName, ...PersonName[]];
 }
 
 /** What is longer is no name, and is left as it is. */
@@ -17,14 +17,39 @@ const LONGEST = 200;
 
 /**
  * Parts a full name that is written as one string: "Dr. Marta de la Cruz", "Brandreth, Hale", "Ada and Tom Reyes",
- * "Mr and Mrs Reyes". A single word is a given name. An organisation's name must not be given to it.
+ * "Ada, Tom and Nell Reyes", "Mr and Mrs Reyes". A single word is a given name. An organisation's name must not be given to it.
  */
 export function partName(full: string): PartedName {
   const name = full.normalize('NFC').replace(/\s+/gu, ' ').trim();
   if (name.length > LONGEST) return { persons: [{ given: name }] };
   if (HOUSEHOLD.test(name)) return { persons: [{ family: name }] };
   const halves = splitCouple(name);
-  return { persons: halves ? partCouple(...halves) : [partPerson(name)] };
+  if (!halves) return { persons: [partPerson(name)] };
+  const [one, two] = halves;
+  const first = one
+    .split(',')
+    .map((part) => part.trim())
+    .filter(Boolean);
+  // "Ada, Tom and Nell Reyes" is three people, as the last has the family name; "Reyes, Ada and Tom" is two.
+  return first.length > 1 && partPerson(two).family
+    ? { persons: partSeveral([...first, two]) }
+    : { persons: partCouple(one, two) };
+}
+
+/** Whether a given name is nothing but initials, by which nobody is greeted: "J.", "J. R.", "JR" is none. */
+export function isInitials(given: string): boolean {
+  return /^\p{Lu}\.?(?:[\s-]*\p{Lu}\.?)*$/u.test(given) && !/\p{Lu}{2}/u.test(given);
+}
+
+/** All share the family name of the last unless they have one of their own. */
+function partSeveral(names: string[]): [PersonName, ...PersonName[]] {
+  const last = partPerson(names.at(-1)!);
+  return names.map((name, i) => {
+    if (i === names.length - 1) return last;
+    if (name.split(' ').every(isHonorific)) return clean({ honorific: name, family: last.family });
+    const person = partPerson(name);
+    return person.family ? person : clean({ ...person, family: last.family });
+  }) as [PersonName, ...PersonName[]];
 }
 
 /** The two names around a joining word; undefined where it belongs to one name, as in "von und zu Arnhold". */
@@ -37,19 +62,14 @@ function splitCouple(name: string): [string, string] | undefined {
   return [one, two];
 }
 
-/** The first of a couple shares the family name of the second unless it has one of its own. */
-function partCouple(one: string, two: string): [PersonName, PersonName] {
+/** Two people; the family name may stand before both of them. */
+function partCouple(one: string, two: string): [PersonName, ...PersonName[]] {
   if (one.includes(',') && !two.includes(',')) {
     // "Reyes, Ada and Tom"
     const first = partPerson(one);
     return [first, { ...partPerson(two), family: first.family }];
   }
-  const second = partPerson(two);
-  const words = one.split(' ');
-  if (words.every(isHonorific)) return [{ honorific: one, family: second.family }, second];
-  const first = partPerson(one);
-  // "Mr and Mrs Reyes" leaves only the family name with the second.
-  return [first.family ? first : { ...first, family: second.family }, second];
+  return partSeveral([one, two]);
 }
 
 function partPerson(name: string): PersonName {

@@ -1,5 +1,6 @@
 import { CATALOGUE, CUSTOMISABLE } from './catalogue/catalogue';
 import type { FieldDefinition } from './catalogue/field';
+import { SCHEMA_DEFAULTS } from './defaults';
 import { scalar, type ScalarKind } from './fieldType';
 import { readDay } from '../dates/civil';
 import { readMoment } from '../dates/zone';
@@ -11,6 +12,10 @@ export interface Schema {
   fields(kind: RecordKind): ReadonlyMap<string, FieldDefinition>;
   custom(kind: RecordKind): ReadonlyMap<string, FieldDefinition>;
   links: ReadonlyMap<string, FieldDefinition>;
+  /** BCP 47: what is written is in it unless a template has a language of its own */
+  locale: string;
+  /** ISO 4217: of all its sums */
+  currency: string;
 }
 
 const NONE: ReadonlyMap<string, FieldDefinition> = new Map();
@@ -24,13 +29,15 @@ export function schemaOf(file: RecordsFile): Schema {
   const links = new Map(
     (file.business.links ?? []).map(({ key, name }) => [
       key,
-      { key, label: name, description: `The link “${name}”`, type: scalar('link') },
+      { key, label: name, description: `The link “${name}”`, type: scalar('link'), readsAs: name },
     ]),
   );
   return {
     fields: (kind) => CATALOGUE[kind],
     custom: (kind) => custom.get(kind) ?? NONE,
     links,
+    locale: file.business.locale || SCHEMA_DEFAULTS.locale,
+    currency: file.business.currency || SCHEMA_DEFAULTS.currency,
   };
 }
 

@@ -9,7 +9,6 @@ import { readTemplate } from '../template/text/readTemplate';
 export interface WordsContext {
   schema: Schema;
   passages: readonly Passage[];
-  currency: string;
   /** the names of the groups there are */
   groups: readonly string[];
 }

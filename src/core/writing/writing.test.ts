@@ -218,7 +218,7 @@ describe('the proof of a letter', () => {
 });
 
 describe('a template’s words', () => {
-  const context = { schema: schemaOf(RECORDS), passages: [], currency: 'GBP', groups: ['Money', 'Visits'] };
+  const context = { schema: schemaOf(RECORDS), passages: [], groups: ['Money', 'Visits'] };
   const words = (group: string, body: string) =>
     `---\nname: T\ngroup: ${group}\nstarts from: invoice\nsubject: S\n---\n${body}\n`;
 

@@ -5,7 +5,6 @@ import { compileTemplate, type CompiledTemplate } from '../fill/compileTemplate'
 import { senderOf, type Answers } from '../fill/fillInto';
 import type { ReadPassage } from '../fill/paths/scope';
 import { inWords } from '../problems/problem';
-import { SCHEMA_DEFAULTS } from '../records/defaults';
 import { RecordBook } from '../records/recordBook';
 import type { RecordsFile } from '../records/recordsFile';
 import { schemaOf, type Schema } from '../records/schema';
@@ -72,11 +71,9 @@ export class WritingDesk {
     if (!compiled) {
       const template = this.templates.get(key);
       if (!template) return ['This template is no longer there.'];
-      const { currency = SCHEMA_DEFAULTS.currency } = this.book.business;
       const judged = compileTemplate(template, {
         schema: this.schema,
         passages: this.passages,
-        currency,
         key,
       });
       compiled = judged.compiled ?? judged.problems.map(inWords);
@@ -136,7 +133,7 @@ export class WritingDesk {
 
   /** The answers that fit their blanks. */
   private answers({ blanks }: CompiledTemplate, { answers }: Choices): Answers {
-    const { currency = SCHEMA_DEFAULTS.currency } = this.book.business;
+    const { currency } = this.schema;
     const read = new Map<string, unknown>();
     for (const [name, { answer }] of blanks) {
       const typed = Object.hasOwn(answers, name) ? answers[name] : undefined;

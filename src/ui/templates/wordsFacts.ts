@@ -17,6 +17,5 @@ export async function readWords(
   { business, passages, groups }: WordsFacts,
 ): Promise<WordsReading> {
   const { readTemplateWords } = await import('../../core/writing/readTemplateWords');
-  const currency = business.currency ?? SCHEMA_DEFAULTS.currency;
-  return readTemplateWords(text, { schema: schemaOf({ business }), passages, currency, groups });
+  return readTemplateWords(text, { schema: schemaOf({ business }), passages, groups });
 }

@@ -42,7 +42,7 @@ export function collectBlanks(
 function define(blank: Blank, scope: Scope): BlankDefinition {
   const definition: BlankDefinition = { name: blank.name, answer: blank.answer ?? { kind: 'text' } };
   if (blank.default === undefined) return definition;
-  const preset = readAnswer(blank.default, definition.answer, scope.currency);
+  const preset = readAnswer(blank.default, definition.answer, scope.schema.currency);
   if ('value' in preset) return { ...definition, preset: preset.value };
   report(
     scope,

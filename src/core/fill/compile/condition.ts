@@ -145,8 +145,10 @@ function rightSide(operand: Operand, left: FieldType, operator: Operator, scope:
 }
 
 function amount(text: string, scope: Scope): Side | string {
-  const value = readAmount(text, scope.currency);
-  return value === undefined ? `“${text}” is no sum in ${scope.currency}.` : constant(scalar('money'), value);
+  const value = readAmount(text, scope.schema.currency);
+  return value === undefined
+    ? `“${text}” is no sum in ${scope.schema.currency}.`
+    : constant(scalar('money'), value);
 }
 
 function constant(type: FieldType, value: unknown): Side {

@@ -38,7 +38,7 @@ export interface CompiledField {
 export function compileField(node: Field, scope: Scope): CompiledField | Piece {
   const path = resolvePath(node.path, scope);
   if (typeof path === 'string') return refused(node, path, scope);
-  const steps = compileSteps(node.steps, path.type, scope, path.shownAs);
+  const steps = compileSteps(node.steps, path.type, scope, path);
   if (typeof steps === 'string') return refused(node, steps, scope);
   if (steps.type.kind === 'record') return refused(node, wholeRecord(steps.type, scope, node.path), scope);
   const ofHouse = steps.text && isOfHouse(path);

@@ -1,15 +1,13 @@
-import { SCHEMA_DEFAULTS } from '../../records/defaults';
-import type { StartingKind } from '../../records/recordKind';
 import type { Schema } from '../../records/schema';
 import type { Places, Problem } from '../../problems/problem';
 import type { ReadPassage, Scope } from '../paths/scope';
+import type { TemplateHead } from '../../template/template';
 import { compileCondition } from './condition';
 
 /** What templates of a business are judged by. */
 export interface CompileContext {
   schema: Schema;
   passages: ReadonlyMap<string, ReadPassage>;
-  currency?: string;
   /** where the template's tags were read; a document from the database has none */
   places?: Places;
   /** the template's key: parts of different templates have different names */
@@ -21,13 +19,13 @@ export interface CompileContext {
 /** The scope at the top of a template: no section around, no passage entered. */
 export function newScope(
   context: CompileContext,
-  head: { name: string; startsFrom: StartingKind; signature?: string },
+  head: Pick<TemplateHead, 'name' | 'startsFrom' | 'signature' | 'language'>,
   problems: Problem[],
 ): Scope {
   return {
     schema: context.schema,
     startsFrom: head.startsFrom,
-    currency: context.currency ?? SCHEMA_DEFAULTS.currency,
+    language: head.language || context.schema.locale,
     frames: [],
     passages: context.passages,
     inside: [],

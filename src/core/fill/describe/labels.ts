@@ -162,8 +162,8 @@ function clauseLabel({ path, steps, operator, right }: Clause, scope: Scope): st
 
 function operandLabel(right: Operand, left: FieldType['kind'] | undefined, scope: Scope): string {
   if (right.kind === 'number' && left === 'money') {
-    const amount = readAmount(right.text, scope.currency);
-    if (amount !== undefined) return sumLabel(amount, scope.currency);
+    const amount = readAmount(right.text, scope.schema.currency);
+    if (amount !== undefined) return sumLabel(amount, scope.schema.currency);
   }
   if (right.kind === 'path') return pathLabel(right.path, scope);
   if (right.kind === 'text') return `“${right.text}”`;

@@ -1,4 +1,4 @@
-import { civilOf, monthsBetween, type Day } from '../../dates/civil';
+import { monthsBetween, plusMonths, type Day } from '../../dates/civil';
 import { dayAt, wallClockOf, type Moment } from '../../dates/zone';
 import { minorDigits } from '../../money/currency';
 import { dateWriter } from './dateWriter';
@@ -29,6 +29,13 @@ const DATE_FORMS: Record<DateForm, Intl.DateTimeFormatOptions> = {
   'day and month': { day: 'numeric', month: 'long' },
   month: { month: 'long', year: 'numeric' },
 };
+
+/** Months from one day to another, to the nearest whole number of `size` months. */
+function nearestMonths(from: Day, to: Day, size: number): number {
+  const whole = Math.trunc(monthsBetween(from, to) / size) * size;
+  const next = whole + (to < from ? -size : size);
+  return Math.abs(to - plusMonths(from, next)) < Math.abs(to - plusMonths(from, whole)) ? next : whole;
+}
 
 /** Writes values in one locale, from the platform's Intl data. Formatters are made once and kept. */
 export class Formats {
@@ -69,19 +76,15 @@ export class Formats {
     return this.clock('date and time', date).format(this.wall(moment));
   }
 
-  /** Calendar days: under 14 in days, under 60 in weeks, under 24 months in months, else years. */
+  /** Calendar days: under 14 in days, under 60 in weeks, under 24 months in months, else years, each to the nearest. */
   fromNow(day: Day, today: Day): string {
     const days = day - today;
     const size = Math.abs(days);
     if (size < 14) return this.relative.format(days, 'day');
-    if (size < 60) return this.relative.format(Math.trunc(days / 7), 'week');
-    const months = monthsBetween(today, day);
-    if (Math.abs(months) < 24) return this.relative.format(months, 'month');
-    const years = civilOf(day).year - civilOf(today).year;
-    return this.relative.format(
-      Math.abs(months) >= Math.abs(years) * 12 ? years : years - Math.sign(years),
-      'year',
-    );
+    if (size < 60) return this.relative.format(Math.round(days / 7), 'week');
+    if (Math.abs(monthsBetween(today, day)) < 24)
+      return this.relative.format(nearestMonths(today, day, 1), 'month');
+    return this.relative.format(nearestMonths(today, day, 12) / 12, 'year');
   }
 
   money(amount: number): string {

@@ -1,3 +1,5 @@
+import type { Formats } from './formats';
+
 /** The few words that Intl does not know, by language. English stands in for a language that is not here. */
 interface SmallWords {
   yes: string;
@@ -23,6 +25,12 @@ const WORDS: Readonly<Record<string, SmallWords>> = {
     numbers: 'un deux trois quatre cinq six sept huit neuf dix onze douze'.split(' '),
   },
 };
+
+/** A whole number from one to twelve as a word, any other in digits. */
+export function numberInWords(value: number, formats: Formats): string {
+  const { numbers } = smallWords(formats.settings.locale);
+  return (Number.isInteger(value) && numbers[value - 1]) || formats.decimal(value);
+}
 
 export function smallWords(locale: string): SmallWords {
   const language = locale.split('-')[0]!;

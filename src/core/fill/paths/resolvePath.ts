@@ -18,8 +18,9 @@ export interface ResolvedPath {
   path: string;
   type: FieldType;
   label: string;
-  /** the step that stands for the default form, where that is not the type's own */
-  shownAs?: 'time';
+  /** how it is shown where no step says otherwise, as the field's definition has it */
+  shownAs?: FieldDefinition['shownAs'];
+  readsAs?: FieldDefinition['readsAs'];
   /** the value, undefined when the record or the fact is missing */
   read: Read;
   /** the last record on the way, and its kind; where the way begins with no record, what it begins with */
@@ -66,7 +67,7 @@ export function resolvePath(path: string, scope: Scope): ResolvedPath | string {
   const rest = start.name === '' || start.name === 'links' ? names : names.slice(1);
   let type = start.type;
   let label = start.label;
-  let shownAs: 'time' | undefined;
+  let shown: Shown = {};
   const hops: { hop: Hop; type: FieldType }[] = [];
   for (let i = 0; i < rest.length; i++) {
     const before = names.slice(0, names.length - rest.length + i).join('.');
@@ -74,9 +75,9 @@ export function resolvePath(path: string, scope: Scope): ResolvedPath | string {
     if (typeof found === 'string') return found;
     i += found.taken - 1;
     hops.push({ hop: found.hop, type: found.type });
-    ({ type, label, shownAs } = found);
+    ({ type, label, shown } = found);
   }
-  return { ...walked(path, start, hops, label, type), ...(shownAs ? { shownAs } : {}) };
+  return { ...walked(path, start, hops, label, type), ...shown };
 }
 
 function walked(
@@ -197,7 +198,13 @@ interface Found {
   type: FieldType;
   label: string;
   taken: number;
-  shownAs?: 'time';
+  shown: Shown;
+}
+
+type Shown = Pick<FieldDefinition, 'shownAs' | 'readsAs'>;
+
+function shownOf({ shownAs, readsAs }: FieldDefinition): Shown {
+  return { ...(shownAs ? { shownAs } : {}), ...(readsAs === undefined ? {} : { readsAs }) };
 }
 
 function hopFrom(
@@ -246,8 +253,8 @@ function hopFrom(
 }
 
 function fieldHop(kind: RecordKind, field: FieldDefinition): Omit<Found, 'taken'> {
-  const { key, type, label, shownAs } = field;
-  const found = { type, label, ...(shownAs ? { shownAs } : {}) };
+  const { key, type, label } = field;
+  const found = { type, label, shown: shownOf(field) };
   const derive = DERIVATIONS[kind]?.[key];
   if (derive) return { ...found, hop: derive };
   if (field.refers) {
@@ -259,14 +266,16 @@ function fieldHop(kind: RecordKind, field: FieldDefinition): Omit<Found, 'taken'
 
 function readBy(field: FieldDefinition, get: (data: unknown) => unknown): Omit<Found, 'taken'> {
   const read = readerOf(field.type);
-  return { type: field.type, label: field.label, hop: (data) => read(get(data)) };
+  return { type: field.type, label: field.label, shown: shownOf(field), hop: (data) => read(get(data)) };
 }
 
 function addressPart(name: string): Omit<Found, 'taken'> {
-  if (name !== 'street') return { type: scalar('text'), label: name, hop: storedFact(name, scalar('text')) };
+  if (name !== 'street')
+    return { type: scalar('text'), label: name, shown: {}, hop: storedFact(name, scalar('text')) };
   return {
     type: scalar('long text'),
     label: name,
+    shown: {},
     hop: (address) => (address as AddressData).street?.join('\n') || undefined,
   };
 }

@@ -23,7 +23,8 @@ interface FrameScope {
 export interface Scope {
   schema: Schema;
   startsFrom: StartingKind;
-  currency: string;
+  /** BCP 47: what the template is written in */
+  language: string;
   /** the sections around this part, outermost first */
   frames: readonly FrameScope[];
   passages: ReadonlyMap<string, ReadPassage>;

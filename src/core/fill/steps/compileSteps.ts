@@ -1,4 +1,5 @@
-import { typeInWords, type FieldType } from '../../records/fieldType';
+import type { FieldDefinition } from '../../records/catalogue/field';
+import { scalar, typeInWords, type FieldType } from '../../records/fieldType';
 import type { RecordKind } from '../../records/recordKind';
 import { didYouMean } from '../../problems/nearest';
 import { printSteps } from '../../template/tags/printTag';
@@ -7,6 +8,7 @@ import type { Scope } from '../paths/scope';
 import type { Run } from '../run';
 import { defaultShow, FIGURES, textOf } from '../show';
 import { ADDRESS_STEPS, IMAGE_STEPS, LINK_STEPS, PHONE_STEPS, YES_NO_STEPS } from './contactSteps';
+import { countedInWords } from './countSteps';
 import { DATE_STEPS } from './dateSteps';
 import { LIST_STEPS } from './listSteps';
 import type { Judge, Meaning, Show, StepTable } from './meaning';
@@ -48,23 +50,29 @@ export interface CompiledSteps {
 
 /**
  * Judges and compiles the steps behind a path.
- * @param shownAs the step that stands for the default form, where that is not the type's own
+ * @param own what the field is shown as where no step says otherwise
  * @returns a message when a step does not fit
  */
 export function compileSteps(
   steps: readonly Step[],
   from: FieldType,
   scope: Scope,
-  shownAs?: 'time',
+  own: Pick<FieldDefinition, 'shownAs' | 'readsAs'> = {},
 ): CompiledSteps | string {
   const meanings: Meaning[] = [];
   let fallback: string | undefined;
   let type = from;
   const last = steps.at(-1);
-  const own = last?.step === 'or' ? steps.slice(0, -1) : steps;
+  const given = last?.step === 'or' ? steps.slice(0, -1) : steps;
   if (last?.step === 'or') fallback = last.words;
-  for (const step of own.length === 0 && shownAs ? [{ step: shownAs } as Step] : own) {
-    const meaning = meaningOf(step, type, scope);
+  for (const [i, step] of (given.length ? given : stepsOf(own)).entries()) {
+    const inWords = step.step === 'counted' && given[i - 1]?.step === 'words';
+    // The number itself is counted, and written as a word then.
+    if (inWords) {
+      meanings.pop();
+      type = scalar('number');
+    }
+    const meaning = inWords ? countedInWords(step, type, scope) : meaningOf(step, type, scope);
     if (typeof meaning === 'string') return meaning;
     meanings.push(meaning);
     type = meaning.type;
@@ -78,6 +86,12 @@ export function compileSteps(
     show,
     fallback,
   };
+}
+
+/** The steps that a field's own form is written by. */
+function stepsOf({ shownAs, readsAs }: Pick<FieldDefinition, 'shownAs' | 'readsAs'>): Step[] {
+  if (readsAs !== undefined) return [{ step: 'as', words: [readsAs] }];
+  return shownAs ? [{ step: shownAs }] : [];
 }
 
 /** What stands behind a path, after its steps; what speaks for a missing fact in its place. */

@@ -3,6 +3,7 @@ import { resolvePath } from '../paths/resolvePath';
 import { within, type Scope } from '../paths/scope';
 import type { Frame, Run } from '../run';
 import { textOfItem } from '../show';
+import { counted, plural } from './countSteps';
 import { form, type Meaning, type StepTable } from './meaning';
 
 type Items = readonly unknown[];
@@ -11,6 +12,8 @@ type ListType = Extract<FieldType, { kind: 'collection' }>;
 export const LIST_STEPS: StepTable = {
   joined: (_, type) => joined(type as ListType, 'and'),
   'joined or': (_, type) => joined(type as ListType, 'or'),
+  counted,
+  plural,
   count: () => ({ type: scalar('number'), apply: (items: Items) => items.length }),
   first: ({ count }, type) => ({ type, apply: (items: Items) => items.slice(0, count) }),
   last: ({ count }, type) => ({ type, apply: (items: Items) => (count ? items.slice(-count) : []) }),

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { fillSample, problemsOf } from '../test/fillSample';
+import { fillSample, problemsOf, SAMPLE } from '../test/fillSample';
 
 const text = (tag: string, more: Parameters<typeof fillSample>[1] = {}) =>
   fillSample(`{{${tag}}}`, more).text.trimEnd();
@@ -49,10 +49,10 @@ describe('dates and moments', () => {
     ['booking.starts_at | plus 672 hours | time', '10:30'],
     ['today | plus 13 days | from now', 'in 13 days'],
     ['today | plus 14 days | from now', 'in 2 weeks'],
-    ['today | plus 60 days | from now', 'next month'],
+    ['today | plus 60 days | from now', 'in 2 months'],
     ['today | plus 23 months | from now', 'in 23 months'],
     ['today | plus 24 months | from now', 'in 2 years'],
-    ['invoice.due_on | from now', '3 weeks ago'],
+    ['invoice.due_on | from now', '4 weeks ago'],
   ])('%s', (tag, expected) => expect(text(tag, fromBooking)).toBe(expected));
 
   it('follow the business’s clock and zone', () => {
@@ -114,13 +114,88 @@ describe('telephone numbers, addresses, links, images, yes and no', () => {
     ['booking.location.postcode', 'LK2 4QB'],
     ['booking.location.street', '4 Chandlers Row'],
     ['business.website', 'https://larkfield.example'],
-    ['links.review', 'https://larkfield.example/say'],
+    ['links.review', 'our review page (https://larkfield.example/say)'],
     ['business.links.review | as "our page"', 'our page (https://larkfield.example/say)'],
     ['invoice.pay_link | button "Pay now"', 'Pay now (https://pay.example/k-101?a=1&b=2)'],
     ['business.logo | width 120', 'Larkfield Piano Care'],
     ['invoice.is_overdue', 'yes'],
     ['invoice.is_paid | as "settled" "not settled"', 'not settled'],
   ])('%s', (tag, expected) => expect(text(tag, { from: 'booking:b1' })).toBe(expected));
+});
+
+describe('numbers with the words they count', () => {
+  it.each([
+    ['invoice.days_overdue | counted "day" "days"', '27 days'],
+    ['client.invoices | count | counted "invoice" "invoices"', '2 invoices'],
+    ['client.invoices | counted "invoice" "invoices"', '2 invoices'],
+    ['client.invoices | count | words | counted "invoice" "invoices"', 'two invoices'],
+    ['client.invoices | first 1 | counted "invoice" "invoices"', '1 invoice'],
+    ['client.invoices | plural "was" "were"', 'were'],
+    ['client.invoices | first 1 | plural "was" "were"', 'was'],
+    ['client.enquiries | plural "was" "were"', 'were'],
+    ['client.enquiries | counted "enquiry" "enquiries"', '0 enquiries'],
+    ['invoice.days_overdue | plural "<b>" "<i>"', '<i>'],
+  ])('%s', (tag, expected) => expect(text(tag)).toBe(expected));
+
+  it('take as many forms as the language has', () => {
+    expect(problemsOf('{{invoice.days_overdue | counted "day"}}')).toEqual([
+      't.md:7:1: “counted” takes 2 forms (for one, other) in “en-GB”, and 1 is given.',
+    ]);
+    const polish = '{{invoice.days_overdue | counted "dzień" "dni" "dni" "dnia"}}';
+    expect(fillSample(polish, { head: 'language: pl\n' }).text).toBe('27 dni\n');
+  });
+
+  it('are escaped like all words', () => {
+    expect(fillSample('{{invoice.days_overdue | plural "<b>" "<i>"}}').html).toContain('&lt;i&gt;');
+  });
+});
+
+describe('an article by the sound of the word', () => {
+  it.each([
+    ['tuning visit', 'a tuning visit'],
+    ['action repair', 'an action repair'],
+    ['humidity check', 'a humidity check'],
+    ['hour’s hire', 'an hour’s hire'],
+    ['honest look', 'an honest look'],
+    ['unison tuning', 'a unison tuning'],
+    ['unusual repair', 'an unusual repair'],
+    ['unimportant thing', 'an unimportant thing'],
+    ['upright piano', 'an upright piano'],
+    ['urgent visit', 'an urgent visit'],
+    ['urn', 'an urn'],
+    ['uranium', 'a uranium'],
+    ['European tour', 'a European tour'],
+    ['one-off visit', 'a one-off visit'],
+    ['oneiric sound', 'an oneiric sound'],
+    ['onerous task', 'an onerous task'],
+    ['update', 'an update'],
+    ['ukulele', 'a ukulele'],
+    ['usual visit', 'a usual visit'],
+    ['usher', 'an usher'],
+    ['ewe', 'a ewe'],
+    ['MOT', 'an MOT'],
+    ['X-ray', 'an X-ray'],
+    ['UV lamp', 'a UV lamp'],
+    ['8-day hire', 'an 8-day hire'],
+    ['11th visit', 'an 11th visit'],
+    ['110-year-old grand', 'a 110-year-old grand'],
+    ['18,000 hammers', 'an 18,000 hammers'],
+    ['1,800 hammers', 'a 1,800 hammers'],
+    ['“action” repair', 'an “action” repair'],
+    ['the bass strings', 'the bass strings'],
+    ['your piano', 'your piano'],
+    ['Ölwechsel', 'an Ölwechsel'],
+  ])('%s: %s', (service, expected) => {
+    const records = { bookings: [{ ...SAMPLE.bookings![0]!, service }] };
+    expect(fillSample('{{booking.service | with article}}', { from: 'booking:b1', records }).text).toBe(
+      `${expected}\n`,
+    );
+  });
+
+  it('is English alone', () => {
+    const more = { from: 'booking:b1', head: 'language: de\n' } as const;
+    expect(fillSample('{{booking.service | with article}}', more).text).toBe('tuning visit\n');
+  });
 });
 
 describe('lists', () => {

@@ -1,6 +1,7 @@
 import { percentOf, readDecimal } from '../../money/exact';
 import type { FieldType } from '../../records/fieldType';
-import { smallWords } from '../formats/smallWords';
+import { numberInWords } from '../formats/smallWords';
+import { counted, plural } from './countSteps';
 import { figures, same, type Meaning, type StepTable } from './meaning';
 
 function ofPercent(
@@ -29,10 +30,9 @@ export const MONEY_STEPS: StepTable = {
 export const NUMBER_STEPS: StepTable = {
   number: figures((value: number, run) => run.formats.decimal(value)),
   percent: figures((value: number, run) => run.formats.percent(value)),
-  words: figures((value: number, run) => {
-    const { numbers } = smallWords(run.formats.settings.locale);
-    return (Number.isInteger(value) && numbers[value - 1]) || run.formats.decimal(value);
-  }),
+  words: figures((value: number, run) => numberInWords(value, run.formats)),
+  counted,
+  plural,
 };
 
 export const PERCENT_STEPS: StepTable = {

@@ -1,3 +1,4 @@
+import { withArticle } from '../formats/article';
 import { form, type StepTable } from './meaning';
 
 const LETTER = /\p{L}/u;
@@ -14,6 +15,9 @@ export const TEXT_STEPS: StepTable = {
   ),
   sentence: form((text: string, run) =>
     text.replace(LETTER, (letter) => upper(letter, run.formats.settings.locale)),
+  ),
+  'with article': form((text: string, run) =>
+    run.formats.settings.locale.split('-')[0] === 'en' ? withArticle(text) : text,
   ),
   initials: form((text: string, run) =>
     text

@@ -15,6 +15,8 @@ export interface FieldDefinition {
   refers?: RecordKind;
   /** the step that stands for the default form, where that is not the type's own */
   shownAs?: 'time';
+  /** the words a link reads as, where those are not its address */
+  readsAs?: string;
 }
 
 type Row = [key: string, label: string, description: string, type: FieldType];

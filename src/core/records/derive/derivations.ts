@@ -1,6 +1,6 @@
 import { readDay } from '../../dates/civil';
 import { readMoment, dayAt } from '../../dates/zone';
-import { fullName, greetingName, type Named } from '../../people/names';
+import { familyName, fullName, givenName, greetingName, honorificOf, type Named } from '../../people/names';
 import type { RecordBook } from '../recordBook';
 import { startOf } from '../recordBook';
 import type { RecordKind } from '../recordKind';
@@ -18,7 +18,7 @@ import { sumLine } from './invoiceSums';
 export interface Deriving {
   book: RecordBook;
   /** everyone the letter goes to */
-  recipients: readonly { record: { data: Named } }[];
+  recipients: readonly { record: { kind: string; data: Named } }[];
   /** joins names as the language of the letter does: "Ada and Tom" */
   and: (names: string[]) => string;
 }
@@ -31,20 +31,46 @@ const greeted = {
   full_name: (record: Named) => fullName(record),
 };
 
+/** Whoever has a name in one string has its parts, too. */
+const parted = {
+  ...greeted,
+  given_name: (record: Named, { and }: Deriving) => givenName(record, and),
+  family_name: (record: Named) => familyName(record),
+  honorific: (record: Named) => honorificOf(record),
+};
+
+/** The first recipient, with the kind that its name is read by: a partner's is a firm's. */
+function asAddressed(data: Named, { recipients }: Deriving): Named {
+  const { kind } = recipients[0]?.record ?? {};
+  return kind === 'partner' || kind === 'member' ? { ...data, kind } : data;
+}
+
 /** One entry for each field that the catalogue calls derived; a test holds the two together. */
 export const DERIVATIONS: Readonly<Partial<Record<RecordKind, Readonly<Record<string, Derivation>>>>> = {
   contact: greeted,
   recipient: {
-    ...greeted,
-    greeting_name: (first: Named, { recipients, and }: Deriving) =>
-      recipients.length < 2
-        ? greetingName(first, and)
-        : and(recipients.flatMap(({ record }) => greetingName(record.data, and) ?? [])) || undefined,
+    full_name: greeted.full_name,
+    greeting_name: (first: Named, deriving: Deriving) => {
+      const { recipients, and } = deriving;
+      if (recipients.length < 2) return greetingName(asAddressed(first, deriving), and);
+      const names = recipients.flatMap(
+        ({ record: { kind, data } }) =>
+          greetingName(kind === 'partner' ? { ...data, kind } : data, and) ?? [],
+      );
+      return and(names) || undefined;
+    },
+    given_name: (first: Named, deriving: Deriving) => givenName(asAddressed(first, deriving), deriving.and),
+    family_name: (first: Named, deriving: Deriving) => familyName(asAddressed(first, deriving)),
+    honorific: (first: Named, deriving: Deriving) => honorificOf(asAddressed(first, deriving)),
   },
-  // The whole name is stored, but may be left to the parts.
-  member: { full_name: greeted.full_name },
+  // The whole name is stored, but may be left to the parts, and the parts to the whole.
+  member: {
+    full_name: greeted.full_name,
+    given_name: parted.given_name,
+    family_name: parted.family_name,
+  },
   client: {
-    ...greeted,
+    ...parted,
     outstanding: (client: ClientData, { book }) => book.outstanding(book.ofClient(client).invoices),
     next_booking: (client: ClientData, { book }) => book.nextOf(book.ofClient(client).bookings),
     last_booking: (client: ClientData, { book }) => book.lastOf(book.ofClient(client).bookings),

@@ -39,7 +39,8 @@ describe('an invoice’s state is the first that holds', () => {
     ['part paid', { payments: [{ amount: 1 }] }],
     ['open', {}],
     ['open', { due_on: undefined }],
-    ['open', { lines: [] }],
+    ['paid', { lines: [] }],
+    ['paid', { lines: [{ unit_price: -5000 }] }],
   ] as const)('%s', (state, more) => expect(sums(more as Partial<InvoiceData>).state).toBe(state));
 
   it('is not overdue on the day it is due', () => expect(sums().state).toBe('open'));

@@ -49,7 +49,7 @@ export function sumInvoice(invoice: InvoiceData, today: Day): InvoiceSums {
   const total = net + tax;
   const balance = total - paid;
   const due = readDay(invoice.due_on ?? '');
-  const state = stateOf(invoice, { total, paid, balance, due, today });
+  const state = stateOf(invoice, { paid, balance, due, today });
   const left = leftOf(invoice.instalments ?? [], paid);
   return {
     net,
@@ -69,17 +69,11 @@ export function sumInvoice(invoice: InvoiceData, today: Day): InvoiceSums {
 
 function stateOf(
   invoice: InvoiceData,
-  {
-    total,
-    paid,
-    balance,
-    due,
-    today,
-  }: { total: number; paid: number; balance: number; due?: Day; today: Day },
+  { paid, balance, due, today }: { paid: number; balance: number; due?: Day; today: Day },
 ): InvoiceState {
   if (invoice.status === 'void' || invoice.status === 'draft') return invoice.status;
-  if (total > 0 && balance <= 0) return 'paid';
-  if (balance > 0 && due !== undefined && today > due) return 'overdue';
+  if (balance <= 0) return 'paid';
+  if (due !== undefined && today > due) return 'overdue';
   return paid > 0 ? 'part paid' : 'open';
 }
 

@@ -78,6 +78,9 @@ function printStep(step: Step): string {
       return `${step.step} ${step.count}`;
     case 'sum':
       return `sum ${step.field}`;
+    case 'counted':
+    case 'plural':
+      return `${step.step} ${step.forms.map(quote).join(' ')}`;
     default:
       return step.step;
   }

@@ -91,6 +91,14 @@ const READERS: Record<string, Reader> = {
     }
     return { step: 'sum', field: field.text };
   },
+  counted: (rest, first) => ({
+    step: 'counted',
+    forms: quotedOnly(rest, first, 'counted takes its forms in quotation marks, as “counted "day" "days"”.'),
+  }),
+  plural: (rest, first) => ({
+    step: 'plural',
+    forms: quotedOnly(rest, first, 'plural takes its forms in quotation marks, as “plural "was" "were"”.'),
+  }),
 };
 
 function change(step: 'plus' | 'minus', rest: Token[], first: Token): Step {

@@ -5,6 +5,7 @@ export const PLAIN_STEPS = [
   'title',
   'sentence',
   'initials',
+  'with article',
   'date',
   'long date',
   'short date',
@@ -62,6 +63,7 @@ export type Step =
   | { step: 'by'; field: string; down: boolean }
   | { step: 'first' | 'last'; count: number }
   | { step: 'sum'; field: string }
+  | { step: 'counted' | 'plural'; forms: string[] }
   | { step: 'or'; words: string };
 
 /** Every step's name as it is written, for messages and the finder. */
@@ -80,6 +82,8 @@ export const STEP_NAMES: readonly string[] = [
   'first',
   'last',
   'sum',
+  'counted',
+  'plural',
   'or',
 ];
 
