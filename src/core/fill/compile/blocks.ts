@@ -1,12 +1,49 @@
-import type { Block, ListChild, Structured, Table, TableCell, TableRow } from '../../template/document';
+import type {
+  Block,
+  BulletList,
+  ListChild,
+  OrderedList,
+  Structured,
+  Table,
+  TableCell,
+  TableRow,
+} from '../../template/document';
 import { nextPart, type Scope } from '../paths/scope';
 import { placeId, type Piece } from '../run';
 import type { BlockLook } from '../write/writer';
+import { listIn, listRuns } from './listRuns';
 import { compileSection, compileWhen, enterPassage, sequence } from './structure';
 import { compileWords } from './words';
 
 export function compileBlocks(blocks: readonly Block[], scope: Scope): Piece {
-  return sequence(blocks.map((block) => compileBlock(block, scope)));
+  return sequence(
+    listRuns(blocks, scope).map((run) =>
+      run.length === 1 ? compileBlock(run[0]!, scope) : compileListRun(run, scope),
+    ),
+  );
+}
+
+/** A list whose items stand in passages, too. */
+function compileListRun(run: readonly Block[], scope: Scope): Piece {
+  const lists = run.map((block) => listIn(block, scope)!);
+  const part = nextPart(scope);
+  const items = run.map((block, i): Piece => {
+    const entered = block.type === 'passage' ? enterPassage(block, scope) : undefined;
+    return compileItems(lists[i]!.content, entered?.scope ?? scope);
+  });
+  return enclosed(
+    part,
+    lookOf(
+      lists[0]!,
+      lists.every((list) => list.tight),
+    ),
+    sequence(items),
+  );
+}
+
+function lookOf(list: BulletList | OrderedList, tight = list.tight): BlockLook {
+  const ordered = list.type === 'orderedList';
+  return { type: 'list', ordered, start: ordered ? list.start : 1, tight };
 }
 
 /** A block around what stands in it. */
@@ -31,11 +68,8 @@ function compileBlock(block: Block, scope: Scope): Piece {
     case 'quote':
       return enclosed(part, { type: 'quote' }, compileBlocks(block.content, scope));
     case 'bulletList':
-    case 'orderedList': {
-      const ordered = block.type === 'orderedList';
-      const look = { type: 'list', ordered, start: ordered ? block.start : 1, tight: block.tight } as const;
-      return enclosed(part, look, compileItems(block.content, scope));
-    }
+    case 'orderedList':
+      return enclosed(part, lookOf(block), compileItems(block.content, scope));
     case 'table':
       return compileTable(block, scope, part);
     case 'code':

@@ -1,40 +1,67 @@
-import type { Block, BulletList, ListChild, OrderedList, Section, When } from '../document';
+import type { Block, BulletList, Comment, ListChild, OrderedList, Section, When } from '../document';
 
 type List = BulletList | OrderedList;
 
 /**
- * Sections around list items become part of the list: a section or condition that holds nothing but one list is
- * turned inside out, and lists with the same marker that stand side by side because of it become one.
+ * Sections and comments around list items become part of the list: a section or condition that holds nothing but one
+ * list is turned inside out, at any depth, and lists with the same marker that stand side by side because of it, or
+ * with comments between them, become one.
  * @param markers the marker each list was written with
  */
 export function gatherLists(blocks: readonly Block[], markers: WeakMap<object, string>): Block[] {
   const gathered: Block[] = [];
+  /** comments that stand behind a list and may yet be amid it */
+  let comments: Comment[] = [];
   for (const block of blocks.map((one) => turnInsideOut(one, markers))) {
     const last = gathered.at(-1);
-    if (last && isList(last) && isList(block) && fits(last, block, markers)) {
-      last.content.push(...block.content);
+    if (block.type === 'comment' && last && isList(last)) comments.push(block);
+    else if (last && isList(last) && isList(block) && fits(last, block, markers)) {
+      last.content.push(...comments, ...block.content);
       last.tight &&= block.tight;
-    } else gathered.push(block);
+      comments = [];
+    } else {
+      gathered.push(...comments, block);
+      comments = [];
+    }
   }
+  gathered.push(...comments);
   return gathered;
 }
 
 function turnInsideOut(block: Block, markers: WeakMap<object, string>): Block {
-  if (block.type === 'section') {
-    const list = onlyList(block.content);
-    if (!list) return block;
-    const inner: Section<ListChild> = { ...block, content: list.content };
-    return wrap(list, inner, markers);
+  switch (block.type) {
+    case 'styled':
+      block.content = gatherLists(block.content, markers);
+      return block;
+    case 'section': {
+      block.content = gatherLists(block.content, markers);
+      const list = onlyList(block.content);
+      if (!list) return block;
+      return wrap(list, changed<Section<ListChild>>(block, { content: childrenOf(block.content) }), markers);
+    }
+    case 'when': {
+      block.content = gatherLists(block.content, markers);
+      if (block.otherwise) block.otherwise = gatherLists(block.otherwise, markers);
+      const list = onlyList(block.content);
+      const other = block.otherwise && onlyList(block.otherwise);
+      if (!list || (block.otherwise && !(other && fits(list, other, markers)))) return block;
+      return wrap(
+        list,
+        changed<When<ListChild>>(block, {
+          content: childrenOf(block.content),
+          ...(block.otherwise ? { otherwise: childrenOf(block.otherwise) } : {}),
+        }),
+        markers,
+      );
+    }
+    default:
+      return block;
   }
-  if (block.type === 'when') {
-    const list = onlyList(block.content);
-    const other = block.otherwise && onlyList(block.otherwise);
-    if (!list || (block.otherwise && !(other && fits(list, other, markers)))) return block;
-    const inner: When<ListChild> = { ...block, content: list.content, otherwise: other?.content };
-    if (!other) delete inner.otherwise;
-    return wrap(list, inner, markers);
-  }
-  return block;
+}
+
+/** The same node, whose place is known, with its children as items instead of blocks. */
+function changed<T extends object>(node: object, children: Partial<T>): T {
+  return Object.assign(node, children) as T;
 }
 
 function wrap(list: List, child: ListChild, markers: WeakMap<object, string>): List {
@@ -44,9 +71,15 @@ function wrap(list: List, child: ListChild, markers: WeakMap<object, string>): L
   return outer;
 }
 
+/** The list among blocks that are nothing else but comments. */
 function onlyList(blocks: readonly Block[]): List | undefined {
-  const [list] = blocks;
-  return blocks.length === 1 && list && isList(list) ? list : undefined;
+  const [list, other] = blocks.filter((block) => block.type !== 'comment');
+  return !other && list && isList(list) ? list : undefined;
+}
+
+/** A list's items, with the comments around the list among them. */
+function childrenOf(blocks: readonly Block[]): ListChild[] {
+  return blocks.flatMap((block) => (isList(block) ? block.content : [block as Comment]));
 }
 
 function fits(a: List, b: List, markers: WeakMap<object, string>): boolean {

@@ -1,6 +1,8 @@
 import type { PlaceFinder, Places, Problem } from '../../problems/problem';
 import { mayStandAlone, type Tag } from '../tags/tag';
 import { scanTags } from '../tags/scanTags';
+import { alignTags } from './alignTags';
+import { beginsBlock, isBlock, isDelimiter, isRow, shapeOf, type LineShape } from './lineShape';
 
 /**
  * Before a text is read as Markdown, everything that Markdown must not look into is replaced by one character of
@@ -39,7 +41,7 @@ const SPECIAL = new RegExp(
     String.raw`[\u{100000}-\u{10FFFF}]`,
     String.raw`&#(?:[xX]10[0-9a-fA-F]{4}|1(?:0[4-9]|1[01])\d{4});`,
     String.raw`(?<=(?<!\\)(?:\\\\)*[\])])\{[^{}\n\\]*\}`,
-    String.raw`^${CONTAINERS}:{3,}[ \t]*(?:\{[^{}\n]*\})?[ \t]*$`,
+    String.raw`^${CONTAINERS}:{3,}[ \t]*(?:\{[^{}\n]*\}[ \t]*)?$`,
   ].join('|'),
   'gmu',
 );
@@ -109,50 +111,44 @@ function originFinder(origins: readonly Origin[]): (offset: number) => number {
   };
 }
 
-const DELIMITER = /^[ >]*\|?[ \t]*:?-+:?[ \t]*(?:\|[ \t]*:?-+:?[ \t]*)*\|?[ \t]*$/;
-const ROW = new RegExp(String.raw`^${CONTAINERS}\|`);
-const PREFIX = new RegExp(`^${CONTAINERS}`);
-
-/** A line that is a block of its own: a heading, a rule, a fence. */
-const ENDS = /^[ >]*(?:(?:[-*+]|\d+[.)]) +)*(?:#{1,6}(?:[ \t]|$)|(?:[-*_][ \t]*){3,}$|`{3}|~{3})/;
-/** A line that begins a block, so that the words above do not go on in it. */
-const BEGINS = /^[ >]*(?:[-*+](?:[ \t]|$)|\d+[.)](?:[ \t]|$)|\||=+[ \t]*$|-+[ \t]*$)/;
-
 /**
  * A tag alone on its line goes on with the table above it when a row follows or it closes what was opened in the
  * table; otherwise the table ends there, for which Markdown wants a blank line.
  */
 function tellBlocks(text: string, held: readonly Held[]): { text: string; notBlocks: Set<number> } {
   const notBlocks = new Set<number>();
-  const lines = text.split('\n');
   const out: string[] = [];
-  const aloneOn = (line: string | undefined) => {
-    const text = line?.replace(PREFIX, '').trim();
-    const index = text ? heldIndex(text) : undefined;
-    if (index === undefined || [...text!].length !== 1) return undefined;
-    const one = held[index];
-    return one?.kind === 'tag' && mayStandAlone(one.tag) ? { index, tag: one.tag } : undefined;
+  const lines = alignTags(text.split('\n'), (line) => {
+    const shape = shapeOf(line);
+    const alone = loneTag(shape, held);
+    return alone && { tag: alone.tag, inItem: shape.item };
+  }).map((line) => {
+    const shape = shapeOf(line);
+    return { line, shape, alone: loneTag(shape, held) };
+  });
+  // The first line from each one on that is no tag alone.
+  const following: number[] = [];
+  for (let i = lines.length - 1; i >= 0; i--) following[i] = lines[i + 1]?.alone ? following[i + 1]! : i + 1;
+  const isWords = (i: number) => {
+    const { line = '', shape, alone } = lines[i] ?? {};
+    return Boolean(line.trim()) && !alone && !isBlock(line, shape!);
   };
-  const isWords = (i: number) => Boolean(lines[i]?.trim()) && !aloneOn(lines[i]) && !ENDS.test(lines[i]!);
-  const goesOn = (i: number) => isWords(i) && !BEGINS.test(lines[i]!);
-  const quoted = (i: number) => /^(?:[ \t]*>)*/.exec(lines[i] ?? '')![0].replace(/[^>]/g, '').length;
+  const goesOn = (i: number) => isWords(i) && !beginsBlock(lines[i]!.line, lines[i]!.shape);
   let table = false;
   let depth = 0;
-  lines.forEach((line, i) => {
-    const alone = aloneOn(line);
+  for (const [i, { line, shape, alone }] of lines.entries()) {
     // Another item ends the table in the one before.
-    if (/^[ \t>]*(?:[-*+]|\d+[.)])[ \t]/.test(line)) table = false;
+    if (shape.item) table = false;
     if (!table) {
-      table = DELIMITER.test(line) && line.includes('|') && ROW.test(lines[i - 1] ?? '');
+      table = isDelimiter(shape) && i > 0 && isRow(lines[i - 1]!.shape);
       depth = 0;
     } else if (alone) {
-      let next = i + 1;
-      while (aloneOn(lines[next])) next++;
       const opens = alone.tag.type === 'open' || alone.tag.type === 'open when';
       const closes = alone.tag.type === 'close' || alone.tag.type === 'close when';
       const isComment = alone.tag.type === 'comment';
+      const next = lines[following[i]!];
       // A row behind a list's mark is the head of another table.
-      const rowFollows = /^[ \t>]*\|/.test(lines[next] ?? '');
+      const rowFollows = next !== undefined && isRow(next.shape) && !next.shape.item;
       // What was opened in the table ends there; a passage is no row.
       const inTable = opens ? rowFollows : depth > 0 || (isComment && rowFollows);
       if (inTable && alone.tag.type !== 'passage') {
@@ -163,16 +159,24 @@ function tellBlocks(text: string, held: readonly Held[]): { text: string; notBlo
         out.push(/^(?:[ \t]*>)*/.exec(line)![0]);
         table = false;
       }
-    } else if (!ROW.test(line)) table = false;
+    } else if (!isRow(shape)) table = false;
     if (
       !table &&
       alone?.tag.type === 'comment' &&
       isWords(i - 1) &&
       goesOn(i + 1) &&
-      quoted(i) === quoted(i + 1)
+      shape.quotes === lines[i + 1]!.shape.quotes
     )
       notBlocks.add(alone.index);
     out.push(line);
-  });
+  }
   return { text: out.join('\n'), notBlocks };
+}
+
+/** The tag that is all that stands behind the marks a line begins with. */
+function loneTag({ rest }: LineShape, held: readonly Held[]): { index: number; tag: Tag } | undefined {
+  const text = rest.trim();
+  const index = text.length === 2 ? heldIndex(text) : undefined;
+  const one = index === undefined ? undefined : held[index];
+  return one?.kind === 'tag' && mayStandAlone(one.tag) ? { index: index!, tag: one.tag } : undefined;
 }
