@@ -162,7 +162,7 @@ async function written(
       const { composeLetter } = await import('../../src/server/composeLetter');
       const pictures = await readPictures(imageSources(filled.html), path.dirname(records));
       if (Array.isArray(pictures)) throw new Unusable(pictures);
-      return composeLetter(filled, situation, { date: new Date(now), language, pictures });
+      return composeLetter(filled, { date: new Date(now), language, pictures });
     }
     case 'json': {
       const { subject, to, text, html } = filled;

@@ -36,7 +36,10 @@ function headersOf(raw: string): string[] {
 describe('a message', () => {
   it('has every header that RFC 5322 asks for, once', async () => {
     const names = headersOf(
-      await bytesOf({ messageId: '<1@larkfield.example>', replyTo: 'office@larkfield.example' }),
+      await bytesOf({
+        messageId: '<1@larkfield.example>',
+        replyTo: [{ name: '', address: 'office@larkfield.example' }],
+      }),
     )
       .map((header) => header.slice(0, header.indexOf(':')).toLowerCase())
       .sort();
@@ -53,7 +56,10 @@ describe('a message', () => {
     expect(mail.cc).toMatchObject([{ name: 'Accounts', email: 'accounts@college.example' }]);
     expect(mail.date?.toISOString()).toBe('2026-11-25T09:00:00.000Z');
     expect(mail.body.text?.trim()).toBe('Hello Oda,\n\nhere it is.');
-    expect(mail.body.html?.trim()).toBe('<div lang="en-GB"><p>Hello Oda,</p><p>here it is.</p></div>');
+    expect(mail.body.html?.trim()).toContain('<body><p>Hello Oda,</p><p>here it is.</p></body>');
+    expect(mail.body.html).toMatch(
+      /^<!DOCTYPE html>\n<html lang="en-GB" dir="ltr">\n<head>.*<title>.+<\/title>/,
+    );
   });
 
   it('keeps names and subjects of any language', async () => {
@@ -91,7 +97,7 @@ describe('a message', () => {
         subject: evil,
         from: { name: evil, address: 'imke@larkfield.example' },
         to: [{ name: evil, address: 'oda@hartigan.example' }],
-        replyTo: `office@larkfield.example${end}Bcc: thief@x.example`,
+        replyTo: [{ name: evil, address: `office@larkfield.example${end}Bcc: thief@x.example` }],
       });
       expect(headersOf(raw).filter((header) => /^bcc:/i.test(header))).toEqual([]);
     }

@@ -1,4 +1,5 @@
 import MailComposer from 'nodemailer/lib/mail-composer';
+import { directionOf } from '../core/fill/formats/direction';
 import { escapeHtml } from '../core/fill/write/escape';
 import { imageSources, withImagesAt } from '../core/fill/write/images';
 import { flowed } from './flowed';
@@ -17,7 +18,9 @@ export interface OutgoingLetter {
   from: Mailbox;
   to: readonly Mailbox[];
   copies: readonly Mailbox[];
-  replyTo?: string;
+  /** told in a message that is kept; one that is sent names them in its envelope alone */
+  blindCopies?: readonly Mailbox[];
+  replyTo?: readonly Mailbox[];
   subject: string;
   text: string;
   /** where in the text the signature begins that it ends with */
@@ -34,13 +37,25 @@ export interface OutgoingLetter {
  * 2046), pictures with it (multipart/related, RFC 2387). A picture that is not given is its description.
  */
 export async function compose(letter: OutgoingLetter): Promise<Buffer> {
-  const { copies, text, signatureAt, html, language, pictures, ...headers } = letter;
+  const {
+    copies,
+    blindCopies = [],
+    replyTo = [],
+    text,
+    signatureAt,
+    html,
+    language,
+    pictures,
+    ...headers
+  } = letter;
   const named = imageSources(html).filter((source) => pictures.has(source));
   const idOf = (source: string) => `picture-${named.indexOf(source) + 1}@letter`;
   const placed = withImagesAt(html, (source) => (pictures.has(source) ? `cid:${idOf(source)}` : undefined));
-  return new MailComposer({
+  const message = new MailComposer({
     ...headers,
     cc: copies,
+    bcc: blindCopies,
+    ...(replyTo.length ? { replyTo } : {}),
     newline: '\r\n',
     alternatives: [
       {
@@ -52,7 +67,7 @@ export async function compose(letter: OutgoingLetter): Promise<Buffer> {
       {
         contentType: 'text/html; charset=utf-8',
         contentTransferEncoding: 'quoted-printable',
-        content: `<div lang="${escapeHtml(language)}">${clean(placed)}</div>\n`,
+        content: page(headers.subject, language, clean(placed)),
       },
     ],
     attachments: named.map((source) => {
@@ -65,9 +80,20 @@ export async function compose(letter: OutgoingLetter): Promise<Buffer> {
         filename: `picture.${type.split('/')[1]}`,
       };
     }),
-  } as unknown as ConstructorParameters<typeof MailComposer>[0])
-    .compile()
-    .build();
+  } as unknown as ConstructorParameters<typeof MailComposer>[0]).compile();
+  (message as { keepBcc?: boolean }).keepBcc = blindCopies.length > 0;
+  return message.build();
+}
+
+/** The letter's HTML as a document with a language and a title, for readers that read it aloud. */
+function page(subject: string, language: string, body: string): string {
+  return [
+    '<!DOCTYPE html>',
+    `<html lang="${escapeHtml(language)}" dir="${directionOf(language)}">`,
+    `<head><meta charset="utf-8"><title>${escapeHtml(subject)}</title></head>`,
+    `<body>${body}</body>`,
+    '</html>\n',
+  ].join('\n');
 }
 
 /** Control characters are no part of a letter: a bare carriage return would end a line for some and not for others. */

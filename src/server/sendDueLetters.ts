@@ -7,6 +7,7 @@ import {
 } from '../data/repositories/outgoing';
 import type { Database } from '../data/database';
 import { picturesOfBusiness } from '../data/repositories/pictures';
+import { readMailboxes } from '../core/addressing/addresses';
 import { imageSources } from '../core/fill/write/images';
 import { SCHEMA_DEFAULTS } from '../core/records/defaults';
 import { compose } from '../post/compose';
@@ -46,7 +47,10 @@ async function tryOnce(database: Database, server: MailServer, letter: OutgoingL
     from: { name: letter.from_name ?? '', address: letter.from_address },
     to: addresses(letter, 'to'),
     copies: addresses(letter, 'copy'),
-    ...(letter.reply_to ? { replyTo: letter.reply_to } : {}),
+    replyTo: (readMailboxes(letter.reply_to ?? '') ?? []).map(({ name, email }) => ({
+      name,
+      address: email,
+    })),
     subject: letter.subject,
     text: letter.text,
     ...(letter.signature_at === null ? {} : { signatureAt: letter.signature_at }),

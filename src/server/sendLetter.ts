@@ -1,9 +1,9 @@
 import { randomUUID } from 'node:crypto';
 import { UniqueConstraintError } from 'sequelize';
+import { addressingOf, type Addressing } from '../core/addressing/addressingOf';
 import type { CopyDocument } from '../core/fairCopy/copyDocument';
 import type { Addressee } from '../core/fill/filled';
 import { languageOf } from '../core/fill/fillInto';
-import { fullName } from '../core/people/names';
 import type { StartingPoint } from '../core/records/which/situation';
 import { changedFacts, type ChangedFact, type LetterFacts } from '../core/writing/factsOf';
 import type { Choices } from '../core/writing/letter';
@@ -13,7 +13,6 @@ import { letterById } from '../data/repositories/letters';
 import { recordsOfBusiness } from '../data/repositories/recordsOfBusiness';
 import { scopeFrom, startingRecord, type StartingRecord } from '../data/repositories/startingRecords';
 import { passagesOfBusiness, templateAtVersion } from '../data/repositories/templatesOfBusiness';
-import { readAddresses } from '../post/readAddresses';
 import { now } from './clock';
 import { connection } from './connection';
 import type { CurrentMember } from './currentMember';
@@ -105,15 +104,15 @@ async function keep(
   { record, templateId, filled, written, goesAt }: Kept,
 ): Promise<void> {
   const { models, inTransaction } = connection();
-  const { sender, book } = filled.situation;
-  const from = sender.email || book.business.email || '';
+  const addressing = addressingOf(filled);
+  const { from } = addressing;
   const at = new Date(now());
   await inTransaction(async (transaction) => {
     await models.message.create(
       {
         business_id,
         id,
-        message_id: `${id}@${from.split('@')[1] ?? 'localhost'}`,
+        message_id: `${id}@${from.email.split('@')[1] ?? 'localhost'}`,
         direction: 'out',
         status: 'going',
         thread_id: randomUUID(),
@@ -127,8 +126,8 @@ async function keep(
         template_version: templateVersion,
         notes: filled.notes,
         choices,
-        from_name: fullName(sender) ?? book.business.name ?? '',
-        from_address: from,
+        from_name: from.name,
+        from_address: from.email,
         reply_to: filled.replyTo || null,
         at,
         goes_at: goesAt,
@@ -136,7 +135,7 @@ async function keep(
       { transaction },
     );
     await models.message_recipient.bulkCreate(
-      recipientsOf(filled).map((one, position) => ({ ...one, business_id, message_id: id, position })),
+      recipientsOf(addressing).map((one, position) => ({ ...one, business_id, message_id: id, position })),
       { transaction },
     );
     await models.delivery_event.create(
@@ -159,18 +158,8 @@ async function recordsWrittenAbout(
   return { [`${kind}_id`]: found?.id ?? null, project_id: found?.project_id ?? null };
 }
 
-function recipientsOf(filled: FilledLetter) {
-  const seen = new Set<string>();
+function recipientsOf({ to, copies, blindCopies }: Addressing) {
   const as = (role: 'to' | 'copy' | 'blind copy', people: readonly Addressee[]) =>
-    people.flatMap(({ name, email }) => {
-      const key = email.toLowerCase();
-      if (!email.includes('@') || seen.has(key)) return [];
-      seen.add(key);
-      return [{ role, name, address: email }];
-    });
-  return [
-    ...as('to', filled.to),
-    ...as('copy', [...filled.copies, ...readAddresses(filled.copy ?? '')]),
-    ...as('blind copy', readAddresses(filled.blindCopy ?? '')),
-  ];
+    people.map(({ name, email }) => ({ role, name, address: email }));
+  return [...as('to', to), ...as('copy', copies), ...as('blind copy', blindCopies)];
 }

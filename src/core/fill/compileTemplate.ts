@@ -4,7 +4,7 @@ import type { BlankDefinition } from './blanks';
 import { compileBlocks } from './compile/blocks';
 import { collectBlanks } from './compile/collectBlanks';
 import { newScope, type CompileContext } from './compile/newScope';
-import { compileLine, compileWords } from './compile/words';
+import { compileLine, compileWords, mailboxes } from './compile/words';
 import type { Scope } from './paths/scope';
 import type { Piece, Run } from './run';
 
@@ -37,9 +37,9 @@ export function compileTemplate(
     head,
     blanks,
     subject: compileWords(head.subject, judged),
-    ...(head.replyTo ? { replyTo: compileLine(head.replyTo, judged) } : {}),
-    ...(head.copy ? { copy: compileLine(head.copy, judged) } : {}),
-    ...(head.blindCopy ? { blindCopy: compileLine(head.blindCopy, judged) } : {}),
+    ...(head.replyTo ? { replyTo: compileLine(head.replyTo, judged, mailboxes) } : {}),
+    ...(head.copy ? { copy: compileLine(head.copy, judged, mailboxes) } : {}),
+    ...(head.blindCopy ? { blindCopy: compileLine(head.blindCopy, judged, mailboxes) } : {}),
     body: compileBlocks(document.content, judged),
     slots: scope.slotCount.all,
   };

@@ -49,7 +49,13 @@ export function fillInto(
     template.subject(run);
   });
   const { notes: written = [], holes } = run;
-  const outcome: Outcome = { to: [], copies: [], notes: written, holes };
+  const outcome: Outcome = {
+    from: fromOf(template, run.situation),
+    to: [],
+    copies: [],
+    notes: written,
+    holes,
+  };
   for (const { record } of situation.recipients) address(record.data, outcome.to);
   for (const contact of situation.copies) address(contact, outcome.copies);
   if (template.replyTo) outcome.replyTo = template.replyTo(run);
@@ -83,6 +89,22 @@ function withDefaults({ blanks }: CompiledTemplate, answers: Answers): Answers {
 
 const NO_ANSWERS: Answers = new Map();
 
-function address(data: Recipient['data'], to: Addressee[]): void {
-  if (data.email) to.push({ name: fullName(data) ?? '', email: data.email });
+/** The mailbox a letter comes from: the business's own where the template says so, else the sender's. */
+function fromOf({ head }: CompiledTemplate, { sender, book: { business } }: Situation): Addressee {
+  const own = head.from === 'house' ? undefined : sender;
+  return {
+    name: inLine((own && fullName(own)) ?? business.name ?? ''),
+    email: own?.email || business.email || '',
+  };
 }
+
+function address(data: Recipient['data'], to: Addressee[]): void {
+  if (data.email) to.push({ name: inLine(fullName(data) ?? ''), email: data.email });
+}
+
+/** A name that stands in a header: a line break in it is a space. */
+function inLine(name: string): string {
+  return LINE_ENDS.test(name) ? name.replace(/[\p{Cc}\u2028\u2029]+/gu, ' ').trim() : name;
+}
+
+const LINE_ENDS = /[\p{Cc}\u2028\u2029]/u;

@@ -238,9 +238,23 @@ describe('holes', () => {
     expect(holes).toHaveLength(2);
   });
 
+  it('say where the way ends, never that a record is missing which is there', () => {
+    const records = { bookings: [], projects: [], invoices: [] };
+    const more = { from: 'client:c1' as const, records };
+    const reason = (tag: string) => fillSample(tag, more).holes[0]!.reason;
+    expect(reason('{{client.last_booking.starts_at}}')).toBe(
+      'No start: the client Oda Hartigan has no last booking.',
+    );
+    expect(reason('{{client.responsible.mobile}}')).toBe(
+      'No mobile: the client Oda Hartigan has no responsible.',
+    );
+    expect(reason('{{invoice.client.name}}')).toBe('No name: there is no invoice.');
+    expect(reason('{{client.mobile}}')).toBe('The client Oda Hartigan has no mobile.');
+  });
+
   it('name a record that is not there', () => {
     const { holes } = fillSample('{{booking.service}}', { from: 'enquiry:e1' });
-    expect(holes[0]?.reason).toBe('There is no booking to take it from.');
+    expect(holes[0]?.reason).toBe('No service: there is no booking.');
   });
 });
 

@@ -1,7 +1,8 @@
 import type { Situation } from '../records/which/situation';
 import type { CompiledTemplate } from './compileTemplate';
 import type { Filled } from './filled';
-import { fillInto, type Answers } from './fillInto';
+import { directed } from './write/directed';
+import { fillInto, languageOf, type Answers } from './fillInto';
 import { LetterWriter } from './write/letterWriter';
 import { LineWriter } from './write/lineWriter';
 
@@ -18,9 +19,18 @@ export function fillTemplate(
   const subject = new LineWriter();
   const outcome = fillInto(template, situation, answers, letter, (write) => write(subject));
   // Part by part: to spread them takes longer than to write a paragraph.
-  const { to, copies, replyTo, copy, blindCopy, notes, holes } = outcome;
+  const { from, to, copies, replyTo, copy, blindCopy, notes, holes } = outcome;
   const { text, signatureAt, html } = letter.end();
-  const filled: Filled = { subject: subject.end(), text, html, to, copies, notes, holes };
+  const filled: Filled = {
+    subject: subject.end(),
+    text,
+    html: directed(html, languageOf(template, situation.book)),
+    from,
+    to,
+    copies,
+    notes,
+    holes,
+  };
   if (signatureAt !== undefined) filled.signatureAt = signatureAt;
   if (replyTo !== undefined) filled.replyTo = replyTo;
   if (copy !== undefined) filled.copy = copy;

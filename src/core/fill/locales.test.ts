@@ -125,3 +125,12 @@ describe('what the business’s own country decides, not the letter’s language
     expect(SAMPLE.business.currency).toBeUndefined();
   });
 });
+
+describe('a language written from right to left', () => {
+  it('says so in the HTML, by its script', () => {
+    const written = (language: string) => fillSample('x', { head: `language: ${language}\n` }).html;
+    for (const language of ['ar', 'he', 'fa', 'ur', 'ar-EG', 'pa-Arab'])
+      expect(written(language), language).toMatch(/^<div dir="rtl"><p/);
+    for (const language of ['en-GB', 'de', 'pa', 'ja']) expect(written(language), language).toMatch(/^<p/);
+  });
+});

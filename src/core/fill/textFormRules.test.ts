@@ -294,13 +294,13 @@ describe('filling', () => {
   it('a value’s line break is <br> in HTML, a break in text, a space in a subject or header', () => {
     const filled = fillSample('{{client.notes}}', {
       subject: '{{client.notes}}',
-      head: "reply to: '{{client.notes}}'\n",
+      head: "reply to: '{{client.notes}} <office@larkfield.example>'\n",
     });
     expect(filled.html).toContain('First line<br>second &lt;line&gt;');
     expect(filled.text).toBe('First line\nsecond <line>\n');
     expect([filled.subject, filled.replyTo]).toEqual([
       'First line second <line>',
-      'First line second <line>',
+      '"First line second <line>" <office@larkfield.example>',
     ]);
   });
 

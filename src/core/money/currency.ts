@@ -24,15 +24,38 @@ export function decimalString(amount: number, places: number): string {
   return `${amount < 0 ? '-' : ''}${whole}${part}`;
 }
 
-/** Reads "£1,250.00", "1250.5" or "1250" as minor units; undefined when it is no amount or has too many places. */
+/**
+ * Reads "£1,250.00", "1250.5", "GBP 1250" or "1250" as minor units; undefined when it is no amount, has too many places
+ * or the sign of another currency.
+ */
 export function readAmount(text: string, currency: string): number | undefined {
-  const bare = text.trim().replace(/^(-?)\s*(?:\p{Sc}|[A-Z]{3})\s*/u, '$1');
-  const found = /^(-?)(\d{1,3}(?:,\d{3})+|\d+)(?:\.(\d+))?$/.exec(bare);
-  if (!found) return undefined;
+  const written = /^([-−]?)\s*(\p{L}{0,3}\p{Sc}?)\s*([\d.,]+)\s*(\p{Sc}|\p{L}{1,3})?$/u.exec(text.trim());
+  const [, minus, before, figures = '', behind] = written ?? [];
+  const found = /^(\d{1,3}(?:,\d{3})+|\d+)(?:\.(\d+))?$/.exec(figures);
+  if (!found || (before && behind)) return undefined;
+  const sign = before || behind;
+  if (sign && !signsOf(currency).has(sign.toUpperCase())) return undefined;
   const places = minorDigits(currency);
-  const part = found[3] ?? '';
+  const part = found[2] ?? '';
   if (part.length > places) return undefined;
-  const amount = Number(found[2]!.replaceAll(',', '') + part.padEnd(places, '0'));
+  const amount = Number(found[1]!.replaceAll(',', '') + part.padEnd(places, '0'));
   if (!Number.isSafeInteger(amount)) return undefined;
-  return found[1] ? -amount : amount;
+  return minus ? -amount : amount;
+}
+
+const signs = new Map<string, ReadonlySet<string>>();
+
+/** How a currency is written beside an amount: by its code and its signs, in capitals. */
+function signsOf(currency: string): ReadonlySet<string> {
+  let known = signs.get(currency);
+  if (!known) {
+    const shown = (['symbol', 'narrowSymbol'] as const).map((currencyDisplay) =>
+      new Intl.NumberFormat('en', { style: 'currency', currency, currencyDisplay })
+        .formatToParts(0)
+        .find(({ type }) => type === 'currency')!
+        .value.toUpperCase(),
+    );
+    signs.set(currency, (known = new Set([currency, ...shown])));
+  }
+  return known;
 }

@@ -7,8 +7,8 @@ export interface TemplateHead {
   group: string;
   startsFrom: StartingKind;
   subject: Line;
-  /** who the letter comes from: whoever writes, or whoever is responsible for the client or job */
-  from?: 'writer' | 'responsible';
+  /** who the letter comes from: whoever writes, whoever is responsible for the client or job, or the business */
+  from?: 'writer' | 'responsible' | 'house';
   replyTo?: Line;
   copy?: Line;
   blindCopy?: Line;

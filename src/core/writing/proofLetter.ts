@@ -1,4 +1,6 @@
 import type { CopyDocument } from '../fairCopy/copyDocument';
+import { languageOf } from '../fill/fillInto';
+import { directed } from '../fill/write/directed';
 import { openHoles } from '../fairCopy/values';
 import { writeCopy, type WrittenCopy } from '../fairCopy/writeCopy';
 import { proof } from '../proof/proof';
@@ -12,7 +14,9 @@ export interface ProofedLetter extends WrittenCopy {
 
 /** Writes out the page as it stands and checks it. */
 export function proofLetter(document: CopyDocument, filled: FilledLetter): ProofedLetter {
-  const written = writeCopy(document);
+  const language = languageOf(filled.template, filled.situation.book);
+  const copy = writeCopy(document);
+  const written = { ...copy, html: directed(copy.html, language) };
   const reasons = new Map(filled.holes.map(({ id, reason }) => [id, reason]));
   const holes = openHoles(document).map(({ id, label }) => ({
     reason: reasons.get(id) ?? `“${label}” is still missing.`,

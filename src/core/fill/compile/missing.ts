@@ -1,3 +1,4 @@
+import type { RecordKind } from '../../records/recordKind';
 import type { ResolvedPath } from '../paths/resolvePath';
 import type { Hole } from '../filled';
 import type { Run } from '../run';
@@ -22,17 +23,26 @@ export function missingFact(
 ): Pick<Hole, 'path' | 'label' | 'reason'> {
   const label = holeLabel(path.path);
   const { ownerKind } = path;
-  if (!owner || !ownerKind)
-    return {
-      path: path.path,
-      label,
-      reason: `There is no ${path.root.replaceAll('_', ' ')} to take it from.`,
-    };
-  const name = ownerName(path)(owner, run)!;
+  const reason =
+    owner && ownerKind
+      ? `${whoIs(ownerKind, owner, run)} has no ${path.label}.`
+      : `No ${path.label}: ${endOfWay(path, run)}.`;
+  return { path: path.path, label, reason };
+}
+
+/** Where the way to a record ends: the first on it that is not there, and the one that lacks it. */
+function endOfWay({ way, root }: ResolvedPath, run: Run): string {
+  const last = way.findLast(({ read }) => read(run) !== undefined);
+  if (!last) return `there is no ${root.replaceAll('_', ' ')}`;
+  const who = whoIs(last.kind, last.read(run), run);
+  return `${who.charAt(0).toLowerCase()}${who.slice(1)} has no ${last.next}`;
+}
+
+function whoIs(ownerKind: RecordKind, owner: unknown, run: Run): string {
+  if (ownerKind === 'business') return 'The business';
+  const name = textOfItem({ kind: 'record', record: ownerKind })(owner as never, run);
   const kind = ownerKind === 'recipient' ? recipientKind(run) : ownerKind;
-  const who =
-    ownerKind === 'business' ? 'The business' : name === ownerKind ? `This ${kind}` : `The ${kind} ${name}`;
-  return { path: path.path, label, reason: `${who} has no ${path.label}.` };
+  return name === ownerKind ? `This ${kind}` : `The ${kind} ${name}`;
 }
 
 /** What the record is called that has a field's fact; undefined where it has none. */

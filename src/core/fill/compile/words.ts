@@ -3,7 +3,7 @@ import { longestRun, markKey, withoutMark } from '../../template/marks';
 import { nextPart, refused, type Scope } from '../paths/scope';
 import { placeId, type Piece, type Run } from '../run';
 import { safeAddress } from '../write/escape';
-import { AddressWriter, LineWriter } from '../write/lineWriter';
+import { AddressWriter, LineWriter, MailboxWriter } from '../write/lineWriter';
 import { literal, type Literal } from '../write/writer';
 import { compileBlank } from './blank';
 import { compileField, sayField, sayOfHouse, type CompiledField } from './field';
@@ -60,16 +60,26 @@ function partOf(compiled: Piece | CompiledField): Part {
 }
 
 /** Compiles a line to a text: a subject, a header, an address. */
-export function compileLine(line: Line, scope: Scope, Writer = LineWriter): (run: Run) => string {
+export function compileLine(line: Line, scope: Scope, writer?: MakeWriter): (run: Run) => string {
   // An address is a line of its own, even that of a link.
-  return asText(compileWords(line, { ...scope, inLink: false }), Writer);
+  return asText(compileWords(line, { ...scope, inLink: false }), writer);
 }
 
+type MakeWriter = (run: Run) => LineWriter;
+
+const plainLine: MakeWriter = () => new LineWriter();
+
+/** Writes a link's address. */
+const linkAddress: MakeWriter = (run) => new AddressWriter(run.formats.settings.home);
+
+/** Writes a header's line of mail addresses. */
+export const mailboxes: MakeWriter = () => new MailboxWriter();
+
 /** What a piece says as one line of text. */
-export function asText(piece: Piece, Writer = LineWriter): (run: Run) => string {
+export function asText(piece: Piece, writerFor = plainLine): (run: Run) => string {
   return (run) => {
     const before = run.words;
-    const writer = new Writer();
+    const writer = writerFor(run);
     run.words = writer;
     piece(run);
     run.words = before;
@@ -111,7 +121,7 @@ function compileMark(mark: Mark, inner: Piece, scope: Scope): Piece {
       run.words.endMark(mark);
     };
   }
-  const addressOf = compileLine(mark.address, scope, AddressWriter);
+  const addressOf = compileLine(mark.address, scope, linkAddress);
   const { button, styles } = mark;
   return (run) => {
     const address = safeAddress(addressOf(run));
@@ -172,7 +182,7 @@ function compileNode(node: Exclude<Inline, Text>, scope: Scope): Piece | Compile
 function compileImage(node: Image, scope: Scope): Piece {
   const sourceOf = compileLine(node.source, scope);
   const descriptionOf = compileLine(node.description, scope);
-  const linkOf = scope.inLink ? undefined : node.link && compileLine(node.link, scope, AddressWriter);
+  const linkOf = scope.inLink ? undefined : node.link && compileLine(node.link, scope, linkAddress);
   const { width, styles } = node;
   return (run) => {
     const link = linkOf && safeAddress(linkOf(run));

@@ -21,3 +21,9 @@ export function phoneNumber(number: string, form: 'local' | 'international', hom
   }
   return found;
 }
+
+/** A number as a tel: link takes it: the international one (RFC 3966), else its digits. */
+export function diallable(number: string, home: string): string {
+  const parsed = parsePhoneNumberFromString(number, countryOf(home) as CountryCode);
+  return parsed?.number ?? number.replace(/(?!^\+)[^\d]/g, '');
+}

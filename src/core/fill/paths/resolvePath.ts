@@ -35,6 +35,16 @@ export interface ResolvedPath {
   reason: (run: Run) => string;
   /** what the way begins with, for messages about what is missing */
   root: string;
+  /** the records on the way to the owner, in order: where it ends when the owner is not there */
+  way: readonly Station[];
+}
+
+/** A record on a path's way, and what it is asked for next. */
+export interface Station {
+  kind: RecordKind;
+  read: Read;
+  /** the label of the record that it leads to */
+  next: string;
 }
 
 type Read = (run: Run) => unknown;
@@ -68,22 +78,24 @@ export function resolvePath(path: string, scope: Scope): ResolvedPath | string {
   let type = start.type;
   let label = start.label;
   let shown: Shown = {};
-  const hops: { hop: Hop; type: FieldType }[] = [];
+  const hops: Walked[] = [];
   for (let i = 0; i < rest.length; i++) {
     const before = names.slice(0, names.length - rest.length + i).join('.');
     const found = hopFrom(type, rest, i, before, scope);
     if (typeof found === 'string') return found;
     i += found.taken - 1;
-    hops.push({ hop: found.hop, type: found.type });
+    hops.push({ hop: found.hop, type: found.type, label: found.label });
     ({ type, label, shown } = found);
   }
   return { ...walked(path, start, hops, label, type), ...shown };
 }
 
+type Walked = Pick<Found, 'hop' | 'type' | 'label'>;
+
 function walked(
   path: string,
   start: Start,
-  hops: readonly { hop: Hop; type: FieldType }[],
+  hops: readonly Walked[],
   label: string,
   type: FieldType,
 ): ResolvedPath {
@@ -109,7 +121,19 @@ function walked(
     depth: start.depth,
     fact,
     reason: start.reason,
+    way: stations(start, hops.slice(0, toOwner)),
   };
+}
+
+function stations(start: Start, hops: readonly Walked[]): Station[] {
+  const found: Station[] = [];
+  let { type, read } = start;
+  for (const { hop, type: next, label } of hops) {
+    if (type.kind === 'record') found.push({ kind: type.record, read, next: label });
+    read = from(read, hop);
+    type = next;
+  }
+  return found;
 }
 
 /** Several hops as one, which ends early where something is missing. */

@@ -164,7 +164,7 @@ export class HtmlWriter implements PageWriter {
         this.out += '<tr>';
         return;
       case 'cell': {
-        const name = this.inHeader ? 'th' : 'td';
+        const name = this.inHeader ? 'th scope="col"' : 'td';
         const side = this.align[this.column++] ?? 'left';
         this.out += `<${name} align="${side}" style="${CELL}">`;
         return;

@@ -1,4 +1,6 @@
 import type { HoleKind } from '../filled';
+import { asWordsOfHeader } from '../../addressing/addresses';
+import { diallable } from '../formats/phone';
 import { holeInWords, type Literal, type MarkLook, type WordWriter } from './writer';
 
 /** Most lines hold nothing to be cleaned, which one look tells. */
@@ -49,12 +51,35 @@ export class LineWriter implements WordWriter {
   }
 }
 
-/** Writes an address: a value inside it is encoded, unless the address begins with it. A link is its address. */
+/** Writes a line of mail addresses, in which a value is an address or words, never syntax. */
+export class MailboxWriter extends LineWriter {
+  override value(text: string): void {
+    this.out += asWordsOfHeader(text.replace(/[\p{Cc}\u2028\u2029]+/gu, ' '));
+  }
+}
+
+/**
+ * Writes a link's address. A value that it begins with is taken as it is; inside it values are encoded by their place:
+ * path and query by RFC 3986, mailto by RFC 6068, and a telephone number is the international one of RFC 3966. A link is
+ * its address.
+ */
 export class AddressWriter extends LineWriter {
   private inLink = false;
 
+  /** @param home the locale whose country a number without + is read in */
+  constructor(private readonly home: string) {
+    super();
+  }
+
   override value(text: string): void {
-    if (!this.inLink) this.out += this.out === '' ? text : encodeURIComponent(text);
+    if (!this.inLink) this.out += this.out === '' ? text : this.encoded(text);
+  }
+
+  private encoded(text: string): string {
+    if (/^tel:/i.test(this.out)) return diallable(text, this.home);
+    if (!/^mailto:/i.test(this.out)) return encodeURIComponent(text);
+    const encoded = encodeURIComponent(text.replace(/\r\n?|\n/g, '\r\n'));
+    return this.out.includes('?') ? encoded : encoded.replaceAll('%40', '@');
   }
 
   override beginMark(mark: MarkLook): void {

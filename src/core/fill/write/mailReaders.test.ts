@@ -69,7 +69,7 @@ describe('the HTML of a letter', () => {
       ),
     );
     expect([...attributes].sort()).toEqual(
-      'align alt border cellpadding cellspacing href src start style width'.split(' '),
+      'align alt border cellpadding cellspacing href scope src start style width'.split(' '),
     );
   });
 

@@ -1,3 +1,4 @@
+import stringWidth from 'string-width';
 import type { Alignment } from '../../template/document';
 import type { HoleKind } from '../filled';
 import {
@@ -23,6 +24,8 @@ interface Container {
   /** the number of a list's next item; -1 where its items have none */
   number: number;
 }
+
+const LATIN = /^[\x20-\x7e\xa0-\u024f’‘“”–£€]*$/;
 
 /**
  * Writes plain text that reads as if typed: marks dropped, links as "words (address)", one blank line between
@@ -188,7 +191,8 @@ export class TextWriter implements PageWriter {
   }
 
   private aligned(align: readonly Alignment[]): string {
-    const width = (text: string) => [...text].length;
+    // A character of Chinese or an emoji is as wide as two letters.
+    const width = (text: string) => (LATIN.test(text) ? text.length : stringWidth(text));
     const widths = align.map((_, i) => Math.max(0, ...this.rows.map((row) => width(row[i] ?? ''))));
     return this.rows
       .map((cells) =>

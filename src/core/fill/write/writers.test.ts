@@ -182,7 +182,7 @@ describe('HTML', () => {
       }),
     );
     expect(table).toBe(
-      '<table><tr><th align="left">A</th><th align="right">B</th></tr><tr><td align="left">1</td><td align="right">2</td></tr></table>',
+      '<table><tr><th scope="col" align="left">A</th><th scope="col" align="right">B</th></tr><tr><td align="left">1</td><td align="right">2</td></tr></table>',
     );
   });
 
@@ -243,11 +243,11 @@ describe('a line', () => {
   });
 
   it('that is an address encodes the values inside it, but not one it begins with', () => {
-    const inside = new AddressWriter();
+    const inside = new AddressWriter('en-GB');
     inside.literal(literal('https://x.example/?q='));
     inside.value('a&b=c d/é');
     expect(inside.end()).toBe('https://x.example/?q=a%26b%3Dc%20d%2F%C3%A9');
-    const whole = new AddressWriter();
+    const whole = new AddressWriter('en-GB');
     whole.value('https://x.example/?a=1&b=2');
     expect(whole.end()).toBe('https://x.example/?a=1&b=2');
   });

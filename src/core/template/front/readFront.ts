@@ -142,7 +142,7 @@ export function readHead(
     group: text('group') ?? '',
     startsFrom,
     subject: line('subject') ?? [],
-    from: oneOf('from', ['writer', 'responsible']),
+    from: oneOf('from', ['writer', 'responsible', 'house']),
     replyTo: line('reply to'),
     copy: line('copy'),
     blindCopy: line('blind copy'),

@@ -46,9 +46,9 @@ export function lex(source: string, from = 0): Token[] {
   return tokens;
 }
 
-/** The offset of the quotation mark that closes the one at `open`, or -1. */
-export function closingQuote(source: string, open: number): number {
-  for (let at = open + 1; at < source.length; at++) {
+/** The offset of the quotation mark that closes the one at `open`, or -1 where it is not before `until`. */
+export function closingQuote(source: string, open: number, until = source.length): number {
+  for (let at = open + 1; at < until; at++) {
     if (source[at] === '\\' && source[at + 1] === '"') at++;
     else if (source[at] === '"') return at;
   }

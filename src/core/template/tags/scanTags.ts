@@ -1,5 +1,5 @@
 import type { PlaceFinder, Places, Problem } from '../../problems/problem';
-import { TagError, closingQuote } from './lexer';
+import { TagError, closingQuote, isPath } from './lexer';
 import { readTag } from './readTag';
 import type { Tag } from './tag';
 
@@ -11,6 +11,9 @@ export type Segment =
 
 /** The most tags that one text may hold. A letter has dozens. */
 export const MOST_TAGS = 20_000;
+
+/** The most characters of one tag that is no comment. */
+export const LONGEST_TAG = 2_000;
 
 /**
  * Finds and reads every tag of a text, before any of it is read as Markdown. A tag that cannot be read is
@@ -42,6 +45,12 @@ export function scanTags(text: string, lines: PlaceFinder, places: Places, probl
       done = text.length;
       break;
     }
+    if (close - open > LONGEST_TAG && !isComment(text, open)) {
+      const message = `This tag is longer than ${LONGEST_TAG} characters.`;
+      problems.push({ ...lines.place(open), message });
+      done = close + 2;
+      continue;
+    }
     const end = text.startsWith('{', open + 2) && text.startsWith('}}}', close) ? close + 3 : close + 2;
     try {
       const tag = readTag(text.slice(open + 2, close));
@@ -50,11 +59,26 @@ export function scanTags(text: string, lines: PlaceFinder, places: Places, probl
     } catch (error) {
       if (!(error instanceof TagError)) throw error;
       problems.push({ ...lines.place(open + 2 + error.at), message: error.message });
+      const tag = standIn(text.slice(open + 2, close));
+      if (tag) {
+        places.set(tag, lines.place(open));
+        segments.push({ kind: 'tag', start: open, end, tag });
+      }
     }
     done = end;
   }
   words(text.length);
   return segments;
+}
+
+/** What an unreadable end of a structure still pairs with, so that its innocent partner is not reported, too. */
+function standIn(inner: string): Tag | undefined {
+  const [, sigil, path = ''] = /^\s*([#^/])\s*([^\s|]*)/.exec(inner) ?? [];
+  if (!sigil || !isPath(path)) return undefined;
+  if (sigil === '/') return path === 'when' ? { type: 'close when' } : { type: 'close', path };
+  return path === 'when'
+    ? { type: 'open when', condition: { join: 'and', clauses: [] } }
+    : { type: 'open', path, steps: [], inverted: sigil === '^' };
 }
 
 /** Whether an odd number of backslashes stands before. */
@@ -67,13 +91,20 @@ export function isEscaped(text: string, at: number): boolean {
 /** The `}}` that closes the tag; quoted text may hold `}}`, but for a comment's or when a quote is never closed. */
 function closingBraces(text: string, open: number): number {
   const first = text.indexOf('}}', open + 2);
-  if (first < 0 || /^\s*[!>]/.test(text.slice(open + 2, open + 12))) return first;
-  for (let at = open + 2; at < text.length; at++) {
+  if (first < 0 || isComment(text, open)) return first;
+  // No further than a tag may reach, so that many of them are read in the time of their length.
+  const last = Math.min(text.length, open + LONGEST_TAG);
+  for (let at = open + 2; at < last; at++) {
     if (text[at] === '"') {
-      const end = closingQuote(text, at);
+      const end = closingQuote(text, at, last);
       if (end < 0 || text.slice(at, end).includes('\n')) return first;
       at = end;
     } else if (text.startsWith('}}', at)) return at;
   }
   return first;
+}
+
+/** Comments may be long, and what stands in them and in passages' names is no quotation. */
+function isComment(text: string, open: number): boolean {
+  return /^\s*[!>]/.test(text.slice(open + 2, open + 12));
 }

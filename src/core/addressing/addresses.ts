@@ -1,0 +1,36 @@
+import emailAddresses from 'email-addresses';
+
+/** RFC 5321, 4.5.3.1: a path with its brackets has 256 octets. */
+const LONGEST_ADDRESS = 254;
+
+/** More than this is no line of addresses. */
+const LONGEST_LINE = 4_000;
+
+export interface Mailbox {
+  name: string;
+  email: string;
+}
+
+/** Whether a text is one address: an addr-spec by RFC 5322, an internationalised one by RFC 6531. */
+export function isAddress(text: string): boolean {
+  if (text.length > LONGEST_ADDRESS || /[\s<>,;:()]/u.test(text)) return false;
+  const parsed = emailAddresses.parseOneAddress({ input: text, rfc6532: true, startAt: 'mailbox' });
+  return parsed?.type === 'mailbox' && parsed.parts.address.tokens === text;
+}
+
+/** The mailboxes of a header's line (RFC 5322, 3.4), groups opened; undefined where it is not such a line. */
+export function readMailboxes(line: string): Mailbox[] | undefined {
+  if (line.length > LONGEST_LINE) return undefined;
+  const parsed = emailAddresses.parseAddressList({ input: line, rfc6532: true });
+  const mailboxes = parsed?.flatMap((one) => (one.type === 'group' ? one.addresses : [one]));
+  return mailboxes?.map(({ name, address }) => ({ name: name ?? '', email: address }));
+}
+
+/**
+ * A value as it stands in a line of addresses: an address as it is, anything else as words that are no syntax there
+ * (a quoted-string by RFC 5322, 3.2.4), whatever they say.
+ */
+export function asWordsOfHeader(value: string): string {
+  if (value.includes('@') && isAddress(value)) return value;
+  return /[^\p{L}\p{N}\p{M} ’'_-]/u.test(value) ? `"${value.replace(/["\\]/g, '\\$&')}"` : value;
+}
