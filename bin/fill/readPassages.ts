@@ -1,7 +1,8 @@
-import { readdir, readFile } from 'node:fs/promises';
+import { readdir } from 'node:fs/promises';
 import path from 'node:path';
 import type { ReadPassage } from '../../src/core/fill/paths/scope';
 import type { Problem } from '../../src/core/problems/problem';
+import { LONGEST_TEMPLATE, readText } from './readText';
 import { readPassage } from '../../src/core/template/text/readTemplate';
 
 /** Reads every `.md` of a folder as a passage, by name. Problems are reported under the path given. */
@@ -10,7 +11,7 @@ export async function readPassages(folder: string, problems: Problem[]): Promise
   const files = (await readdir(folder)).filter((name) => name.endsWith('.md')).sort();
   for (const name of files) {
     const file = path.join(folder, name);
-    const reading = readPassage(await readFile(file, 'utf8'), file, path.basename(name, '.md'));
+    const reading = readPassage(await readText(file, LONGEST_TEMPLATE), file, path.basename(name, '.md'));
     if (!reading.value) problems.push(...reading.problems);
     else if (passages.has(reading.value.name)) {
       problems.push({

@@ -1,8 +1,18 @@
-import { readdir, readFile, writeFile } from 'node:fs/promises';
+import { execFile } from 'node:child_process';
+import { mkdir, readdir, readFile, rm, writeFile } from 'node:fs/promises';
 import path from 'node:path';
+import { promisify } from 'node:util';
 import { simpleParser } from 'mailparser';
 import { describe, expect, it } from 'vitest';
 import { answer, DATA, demonstration, fill, folder } from './test/fillDemonstration';
+
+/** Makes a pipe that nobody writes into. */
+async function pipe(name: string): Promise<string> {
+  const made = path.join(folder, name);
+  await rm(made, { force: true });
+  await promisify(execFile)('mkfifo', [made]);
+  return made;
+}
 
 const NOTE = [...answer('Subject', 'A word'), ...answer('Your words', 'The key is under the mat.')];
 
@@ -53,7 +63,7 @@ describe('pictures of a letter', () => {
   const PNG = Buffer.from('89504e470d0a1a0a00', 'hex');
   const eml = async (logo: string) => {
     const records = {
-      business: { name: 'Larkfield', logo },
+      business: { name: 'Larkfield', email: 'office@larkfield.example', logo },
       clients: [{ key: 'c1', name: 'Oda', email: 'o@x.example' }],
     };
     await writeFile(path.join(folder, 'own.json'), JSON.stringify(records));
@@ -83,14 +93,108 @@ describe('pictures of a letter', () => {
   });
 
   it.each([
-    ['none.png', 'There is no such picture.'],
+    ['none.png', 'There is no such file.'],
+    ['inner', 'This is no plain file.'],
+    ['pipe.png', 'This is no plain file.'],
     ['../../../etc/hostname', 'not outside its folder.'],
     ['own.json', 'Mail readers show PNG, JPEG and GIF pictures; this is none.'],
   ])('that cannot be had stop the command: %s', async (logo, message) => {
+    await mkdir(path.join(folder, 'inner'), { recursive: true });
+    await pipe('pipe.png');
     const { code, out, err } = await eml(logo);
     expect([code, out]).toEqual([2, '']);
     expect(err).toContain(`:1:1: `);
     expect(err).toContain(message);
+  });
+});
+
+describe('a whole message', () => {
+  const eml = async (head: string, client: object) => {
+    const records = {
+      business: { name: 'Larkfield', email: 'office@larkfield.example' },
+      members: [
+        { key: 'teo', full_name: 'Teo Marsh', email: 'teo@larkfield.example' },
+        { key: 'imke', full_name: 'Imke Sandoval', email: 'imke@larkfield.example' },
+      ],
+      clients: [{ key: 'c1', responsible: 'imke', email: 'oda@x.example', ...client }],
+    };
+    await writeFile(path.join(folder, 'whole.json'), JSON.stringify(records));
+    await writeFile(path.join(folder, 'Price list.txt'), 'Tuning 78\n');
+    const template = path.join(folder, 'whole.md');
+    await writeFile(template, `---\nname: A\ngroup: G\nstarts from: client\nsubject: x\n${head}---\nHello\n`);
+    const result = await fill(
+      ...['--template', template, '--records', path.join(folder, 'whole.json')],
+      ...['--from', 'client:c1', '--member', 'teo', '--as', 'eml'],
+    );
+    return { ...result, mail: await simpleParser(result.out) };
+  };
+
+  it('comes from whoever is responsible, with copies and blind copies, and with its files', async () => {
+    const { code, err, mail } = await eml(
+      "from: responsible\ncopy: 'a@x.example'\nblind copy: 'b@x.example'\nreply to: '{{business.email}}'\nattach: [Price list.txt]\n",
+      { name: 'Oda\nHartigan' },
+    );
+    expect([code, err]).toEqual([0, '']);
+    expect(mail.from?.text).toContain('imke@larkfield.example');
+    const addresses = (line: unknown) => (line as { text: string }).text;
+    expect(addresses(mail.to)).toBe('"Oda Hartigan" <oda@x.example>');
+    expect([addresses(mail.cc), addresses(mail.bcc), addresses(mail.replyTo)]).toEqual([
+      'a@x.example',
+      'b@x.example',
+      'office@larkfield.example',
+    ]);
+    expect(mail.attachments.map(({ filename, content }) => [filename, content.toString()])).toEqual([
+      ['Price list.txt', 'Tuning 78\n'],
+    ]);
+  });
+
+  it('says what cannot go along, and who has no address', async () => {
+    const { code, err, mail } = await eml('attach: [invoice pdf, None.pdf]\n', {
+      name: 'Oda',
+      email: 'oda@x.example, tom@x.example',
+    });
+    expect(code).toBe(3);
+    expect(err).toContain('The invoice pdf cannot be attached here yet.');
+    expect(err).toContain('“None.pdf” cannot be attached. There is no such file.');
+    expect(err).toContain('To: “oda@x.example, tom@x.example” is no email address.');
+    expect(mail.to).toBeUndefined();
+  });
+});
+
+describe('files that are not what they should be', () => {
+  const records = () => path.join(folder, 'records.json');
+  const from = ['--from', 'client:quist'];
+
+  it.each([
+    [
+      'Windows-1252',
+      Buffer.from('---\nname: A\n---\nGr\xfc\xdfe\n', 'latin1'),
+      ':4:3: This is not UTF-8 (the byte FC)',
+    ],
+    ['UTF-16', Buffer.from('\ufeff---\nname: A', 'utf16le'), ':1:1: This is UTF-16.'],
+  ])('in %s are told with the place', async (name, content, message) => {
+    const template = path.join(folder, `${name}.md`);
+    await writeFile(template, content);
+    const { code, out, err } = await fill('--template', template, '--records', records(), ...from);
+    expect([code, out]).toEqual([2, '']);
+    expect(err).toContain(template + message);
+  });
+
+  it('a true mark of replacement is a character like others', async () => {
+    const template = path.join(folder, 'mark.md');
+    await writeFile(template, '---\nname: A\ngroup: G\nstarts from: client\nsubject: x\n---\na \ufffd b\n');
+    expect((await fill('--template', template, '--records', records(), ...from)).out).toBe('a \ufffd b\n');
+  });
+
+  it('folders and pipes are not waited for', async () => {
+    const template = path.join(DATA, 'templates', 'everyday-short-note.md');
+    expect((await fill('--template', folder, '--records', records(), ...from)).err).toContain(
+      'This is a folder.',
+    );
+    const own = await pipe('records.pipe');
+    expect((await fill('--template', template, '--records', own, ...from)).err).toContain(
+      'This is no plain file.',
+    );
   });
 });
 

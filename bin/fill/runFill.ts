@@ -1,4 +1,3 @@
-import { readFile } from 'node:fs/promises';
 import path from 'node:path';
 import { readAnswer } from '../../src/core/fill/blanks';
 import { compileTemplate, type CompiledTemplate } from '../../src/core/fill/compileTemplate';
@@ -19,7 +18,11 @@ import { byPlace, inWords, type Problem } from '../../src/core/problems/problem'
 import { readTemplate } from '../../src/core/template/text/readTemplate';
 import { readArguments, USAGE, type FillArguments } from './arguments';
 import { readPassages } from './readPassages';
+import { addressingOf } from '../../src/core/addressing/addressingOf';
+import type { Attachment } from '../../src/server/composeLetter';
+import { readAttachments } from './readAttachments';
 import { readPictures } from './readPictures';
+import { LONGEST_RECORDS, LONGEST_TEMPLATE, readText, UnreadableFile } from './readText';
 
 export interface Streams {
   out: (text: string) => void;
@@ -41,12 +44,14 @@ export async function runFill(argv: string[], { out, err }: Streams): Promise<nu
     const { compiled, records } = await readEverything(given);
     const situation = situate(given, compiled, records);
     const filled = fillTemplate(compiled, situation, answersOf(given, compiled, records));
-    out(await written(filled, situation, languageOf(compiled, situation.book), given));
+    const attached = given.as === 'eml' ? await attachmentsOf(filled, compiled, given) : [];
+    out(await written(filled, situation, languageOf(compiled, situation.book), given, attached));
     for (const { file, line, column, reason } of filled.holes) err(`${file}:${line}:${column}: ${reason}\n`);
     return filled.holes.length ? 3 : 0;
   } catch (error) {
-    if (!(error instanceof Unusable)) throw error;
-    err(`${error.lines.join('\n')}\n`);
+    if (error instanceof UnreadableFile) err(`${error.message}\n`);
+    else if (error instanceof Unusable) err(`${error.lines.join('\n')}\n`);
+    else throw error;
     return 2;
   }
 }
@@ -54,7 +59,10 @@ export async function runFill(argv: string[], { out, err }: Streams): Promise<nu
 async function readEverything(
   given: FillArguments,
 ): Promise<{ compiled: CompiledTemplate; records: RecordsFile }> {
-  const [template, records] = await Promise.all([readText(given.template), readText(given.records)]);
+  const [template, records] = await Promise.all([
+    readText(given.template, LONGEST_TEMPLATE),
+    readText(given.records, LONGEST_RECORDS),
+  ]);
   const problems: Problem[] = [];
   const reading = readTemplate(template, given.template);
   const read = readRecords(records, given.records);
@@ -146,11 +154,40 @@ function answersOf(
   return read;
 }
 
+/** What goes with a message; what cannot, and whoever has no address, are holes of it. */
+async function attachmentsOf(
+  filled: Filled,
+  { head }: CompiledTemplate,
+  { template, records }: FillArguments,
+): Promise<Attachment[]> {
+  const { files, missing } = await readAttachments(head.attach ?? [], path.dirname(records));
+  const { from, to, wrong } = addressingOf(filled);
+  const reasons = [
+    ...missing,
+    ...wrong.map(({ place, text }) => `${place}: “${text}” is no email address.`),
+    ...(from.email ? [] : ['There is no address that the letter comes from.']),
+    ...(to.length || wrong.length ? [] : ['There is no address that the letter goes to.']),
+  ];
+  for (const reason of reasons)
+    filled.holes.push({
+      id: '',
+      kind: 'field',
+      path: '',
+      label: '',
+      file: template,
+      line: 1,
+      column: 1,
+      reason,
+    });
+  return files;
+}
+
 async function written(
   filled: Filled,
   situation: Situation,
   language: string,
   { as, now, records }: FillArguments,
+  attachments: readonly Attachment[],
 ): Promise<string> {
   switch (as) {
     case 'text':
@@ -162,7 +199,7 @@ async function written(
       const { composeLetter } = await import('../../src/server/composeLetter');
       const pictures = await readPictures(imageSources(filled.html), path.dirname(records));
       if (Array.isArray(pictures)) throw new Unusable(pictures);
-      return composeLetter(filled, { date: new Date(now), language, pictures });
+      return composeLetter(filled, { date: new Date(now), language, pictures, attachments });
     }
     case 'json': {
       const { subject, to, text, html } = filled;
@@ -173,10 +210,6 @@ async function written(
       return `${JSON.stringify({ subject, to, text, html, notes, holes, proof: proof(filled, situation) }, null, 2)}\n`;
     }
   }
-}
-
-function readText(file: string): Promise<string> {
-  return readFile(file, 'utf8').catch(cannotRead(file));
 }
 
 function cannotRead(file: string): (error: NodeJS.ErrnoException) => never {

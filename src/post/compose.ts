@@ -12,6 +12,12 @@ export interface Mailbox {
 /** A picture that stands in a letter, by the name that the letter's HTML has for it. */
 export type Pictures = ReadonlyMap<string, { type: string; content: Buffer }>;
 
+/** A file that goes with a letter; its media type is told by the name's ending. */
+export interface Attachment {
+  name: string;
+  content: Buffer;
+}
+
 export interface OutgoingLetter {
   messageId?: string;
   date: Date;
@@ -30,6 +36,7 @@ export interface OutgoingLetter {
   /** BCP 47 */
   language: string;
   pictures: Pictures;
+  attachments?: readonly Attachment[];
 }
 
 /**
@@ -46,6 +53,7 @@ export async function compose(letter: OutgoingLetter): Promise<Buffer> {
     html,
     language,
     pictures,
+    attachments = [],
     ...headers
   } = letter;
   const named = imageSources(html).filter((source) => pictures.has(source));
@@ -70,16 +78,19 @@ export async function compose(letter: OutgoingLetter): Promise<Buffer> {
         content: page(headers.subject, language, clean(placed)),
       },
     ],
-    attachments: named.map((source) => {
-      const { type, content } = pictures.get(source)!;
-      return {
-        cid: idOf(source),
-        content,
-        contentType: type,
-        contentDisposition: 'inline',
-        filename: `picture.${type.split('/')[1]}`,
-      };
-    }),
+    attachments: [
+      ...named.map((source) => {
+        const { type, content } = pictures.get(source)!;
+        return {
+          cid: idOf(source),
+          content,
+          contentType: type,
+          contentDisposition: 'inline',
+          filename: `picture.${type.split('/')[1]}`,
+        };
+      }),
+      ...attachments.map(({ name, content }) => ({ filename: name, content })),
+    ],
   } as unknown as ConstructorParameters<typeof MailComposer>[0]).compile();
   (message as { keepBcc?: boolean }).keepBcc = blindCopies.length > 0;
   return message.build();

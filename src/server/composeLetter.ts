@@ -1,11 +1,13 @@
 import { addressingOf } from '../core/addressing/addressingOf';
 import type { Addressee, Filled } from '../core/fill/filled';
-import { compose, type Pictures } from '../post/compose';
+import { compose, type OutgoingLetter } from '../post/compose';
+
+export type { Attachment } from '../post/compose';
 
 /** A filled template as a complete message from its sender, in the form of a .eml file. */
 export async function composeLetter(
   filled: Filled,
-  { date, language, pictures }: { date: Date; language: string; pictures: Pictures },
+  { date, ...more }: Pick<OutgoingLetter, 'date' | 'language' | 'pictures' | 'attachments'>,
 ): Promise<string> {
   const mailbox = (one: Addressee) => ({ name: one.name, address: one.email });
   const { from, to, copies, blindCopies, replyTo } = addressingOf(filled);
@@ -21,8 +23,7 @@ export async function composeLetter(
     text: filled.text,
     ...(signatureAt === undefined ? {} : { signatureAt }),
     html: filled.html,
-    language,
-    pictures,
+    ...more,
   });
   return message.toString('utf8');
 }

@@ -1,4 +1,3 @@
-import { SCHEMA_DEFAULTS } from '../../core/records/defaults';
 import type { RecordsFile } from '../../core/records/recordsFile';
 import { schemaOf } from '../../core/records/schema';
 import type { Passage } from '../../core/template/template';

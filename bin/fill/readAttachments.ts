@@ -1,0 +1,26 @@
+import type { Attachment } from '../../src/server/composeLetter';
+import { readInside } from './insideFolder';
+
+/** What goes with a letter as its head says, and in words what cannot. */
+export interface Attached {
+  files: Attachment[];
+  missing: string[];
+}
+
+/** Made from the records by the application, which has yet to learn how. */
+const MADE = new Set(['invoice pdf', 'booking calendar entry']);
+
+/** Reads the files that a template's head names, by paths beside the records file. */
+export async function readAttachments(names: readonly string[], folder: string): Promise<Attached> {
+  const attached: Attached = { files: [], missing: [] };
+  for (const name of names) {
+    if (MADE.has(name)) {
+      attached.missing.push(`The ${name} cannot be attached here yet.`);
+      continue;
+    }
+    const content = await readInside(folder, name);
+    if (typeof content === 'string') attached.missing.push(`“${name}” cannot be attached. ${content}`);
+    else attached.files.push({ name: name.replace(/^.*\//, ''), content });
+  }
+  return attached;
+}
