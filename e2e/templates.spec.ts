@@ -3,7 +3,7 @@ import { expectAccessible, signIn, TODAY } from './signedIn';
 
 const TEMPLATES = {
   Enquiries: ['Thank you for asking', 'That day is taken'],
-  Visits: ['Visit confirmed', 'Visit tomorrow', 'We had to move your visit'],
+  Visits: ['Visit confirmed', 'Visit coming up', 'We had to move your visit'],
   Workshop: ['How the work is going', 'Your instrument is with us'],
   Money: ['First reminder', 'Invoice enclosed', 'Statement of account'],
   Afterwards: ['Thank you, and a question'],
@@ -60,7 +60,7 @@ test('by keyboard alone: sign in, choose, read', async ({ page }) => {
   await expect(page.getByRole('heading', { name: TODAY })).toBeVisible();
   await page.getByRole('link', { name: 'Templates', exact: true }).press('Enter');
   await expect(page.getByRole('heading', { name: 'Templates', exact: true })).toBeVisible();
-  const link = page.getByRole('link', { name: 'Visit tomorrow' });
+  const link = page.getByRole('link', { name: 'Visit coming up' });
   for (
     let presses = 0;
     presses < 30 && !(await link.evaluate((node) => node === document.activeElement));
@@ -71,7 +71,7 @@ test('by keyboard alone: sign in, choose, read', async ({ page }) => {
   await expect(link).toBeFocused();
   expect(await link.evaluate((node) => getComputedStyle(node).outlineStyle)).toBe('solid');
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('article', { name: 'Visit tomorrow' })).toBeVisible();
+  await expect(page.getByRole('article', { name: 'Visit coming up' })).toBeVisible();
 });
 
 test('what is not there says so', async ({ page }) => {

@@ -37,7 +37,7 @@ const CASES: Case[] = [
     'enquiries-thank-you-for-asking',
     'enquiry:e5',
     FREE,
-    'Your piano moving',
+    'Your piano move',
     ['Hello Lorcan,', 'You would like a day soon.'],
   ],
   [
@@ -69,7 +69,7 @@ const CASES: Case[] = [
     [
       'Hello Oda,',
       'Thursday, 26 November 2026 at 09:30',
-      'It takes 1 hour 30 minutes, and Teo comes to 4 Chandlers Row, Saltby, LK2 4QB.',
+      'It takes 1 hour 30 minutes. Teo comes to 4 Chandlers Row, Saltby, LK2 4QB.',
       '- the upright in the front room, by Tesslund',
       'The price is £78,',
       'Please leave the lid clear',
@@ -95,27 +95,27 @@ const CASES: Case[] = [
     'Workshop visit on 7 December',
     [
       'Hello Ada and Tom,',
-      'Imke comes to The Old Net Loft, 6 Quay Lane, Saltby, LK2 4AA.',
+      'Imke is there for you at the workshop: The Old Net Loft, 6 Quay Lane, Saltby, LK2 4AA.',
       '- the drawing-room grand, by Bellandine',
     ],
-    ['The price is'],
+    ['The price is', 'comes to', 'Please leave the lid'],
   ],
   [
-    'visits-visit-tomorrow',
+    'visits-visit-coming-up',
     'booking:b-hartigan',
     [],
     'Tuning visit tomorrow',
-    ['Teo comes tomorrow, Thursday, at 09:30.', 'Please fill the tank'],
+    ['Teo comes tomorrow, Thursday, at 09:30.', 'Please fill the tank of the humidity system the day before'],
   ],
   [
-    'visits-visit-tomorrow',
+    'visits-visit-coming-up',
     'booking:b-delacruz',
     [],
     'Tuning visit tomorrow',
     ['Hello Marta,', 'at 13:00', 'Please fill the tank'],
   ],
   [
-    'visits-visit-tomorrow',
+    'visits-visit-coming-up',
     'booking:b-saltbyschool',
     [],
     'Tuning visit in 7 days',
@@ -149,7 +149,7 @@ const CASES: Case[] = [
     [],
     'Your instrument is with us',
     [
-      'the drawing-room grand arrived safely, and the restoration of the drawing-room grand has begun.',
+      'The drawing-room grand arrived safely, and we have begun work on the restoration of the drawing-room grand.',
       'As I write: new bridge fitted, stringing next.',
       'January 2027',
     ],
@@ -159,7 +159,7 @@ const CASES: Case[] = [
     'project:vollrath-restoration',
     [],
     'Your instrument is with us',
-    ['Hello Jannike,', 'der Flügel arrived safely', 'soundboard drying', 'February 2027'],
+    ['Hello Jannike,', 'Der Flügel arrived safely', 'soundboard drying', 'February 2027'],
   ],
   [
     'workshop-your-instrument-is-with-us',
@@ -172,7 +172,7 @@ const CASES: Case[] = [
     'workshop-how-the-work-is-going',
     'project:obriain-action',
     NEWS,
-    'How the action rebuild is coming on',
+    'News of the action rebuild',
     [
       'action rebuild: hammers shaped, on the bench for voicing.',
       'All goes well.',
@@ -183,7 +183,7 @@ const CASES: Case[] = [
     'workshop-how-the-work-is-going',
     'project:stroud-rebuild',
     NEWS,
-    'How the rebuild of the boathouse upright is coming on',
+    'News of the rebuild of the boathouse upright',
     ['Hello Wilfred,', 'We agree on a day'],
     ['We see each other'],
   ],
@@ -191,7 +191,7 @@ const CASES: Case[] = [
     'workshop-how-the-work-is-going',
     'project:college-regulation',
     NEWS,
-    'How the regulation of the practice-room uprights is coming on',
+    'News of the regulation of the practice-room uprights',
     ['Hello Farah,', 'practice-room uprights.'],
   ],
   [
@@ -231,7 +231,7 @@ const CASES: Case[] = [
     [
       '£642.00 is still to come',
       '1 November 2026, 24 days ago',
-      'Thank you for the £642.00 that came on 3 October.',
+      'Thank you for the £642.00 that has come so far.',
       '£321.00, now',
     ],
   ],
@@ -333,7 +333,7 @@ const CASES: Case[] = [
     'Concert tuning on Monday at 15:00',
     [
       'from 15:00 to 16:30. The room should be quiet all that time, please.',
-      '1. We come to The Granary, Marrow Quay, LK4 1AB.\n2. For the car: loading bay, ring the stage door.\n3. Somebody should let us in at 14:45.',
+      '1. The place is The Granary, Marrow Quay, LK4 1AB.\n2. For the car: loading bay, ring the stage door.\n3. Somebody should let us in at 14:45.',
       'Instrument       By       Pitch last time\nthe stage grand  Ansgard              442',
       'If the programme changes, ring us, also late.',
     ],
@@ -349,9 +349,9 @@ const CASES: Case[] = [
     'visits-annual-check',
     'client:hartigan',
     [],
-    'Since we last came 9 days ago',
+    'Your next check: November 2027',
     [
-      'on 16 November 2026, for the humidity check.',
+      'we last looked after the upright in the front room on 16 November 2026, with a humidity check.',
       'in November 2027.',
       'gets new pads then, too: the upright in the front room.',
       'You are down for Thursday, 26 November 2026 as it is.',
@@ -361,7 +361,7 @@ const CASES: Case[] = [
     'visits-annual-check',
     'client:barrow',
     [],
-    'Since we last came 2 months ago',
+    'Your next check: September 2027',
     ['Hello Tobias,', 'Shall I look for a day?'],
     ['You are down'],
   ],
@@ -418,7 +418,7 @@ const CASES: Case[] = [
     [],
     'The action rebuild: ready',
     [
-      'the action rebuild, ready to be heard after 3.5 hours with you',
+      'it is done: the action rebuild, ready to be heard after many hours at the bench.',
       'Imke comes on Friday, 27 November 2026 at 10:00 to set it up.',
       '£732.00 is still open (LPC-1057).',
     ],
@@ -434,11 +434,11 @@ const CASES: Case[] = [
   [
     'workshop-help-with-the-moving',
     'project:reyes-restoration',
-    ['--to', 'partner:mover', ...answer('Day', '2026-12-03'), ...answer('Steps', '4')],
+    [...answer('Day', '2026-12-03'), ...answer('Steps', '4')],
     'Moving on 3 December: Overstrand',
     [
       'Hello Barnaby,',
-      'on Thursday, 3 December 2026, the client first? It is the drawing-room grand',
+      'on Thursday, 3 December 2026, the client first? What there is to move is the drawing-room grand',
       'Ada and Tom Reyes\n11 Lantern Hill\nOverstrand\nLK1 2TR\n01632 960102',
       'For the van: in the yard behind the house.',
       'There are four steps. Nothing else that I know of.',
@@ -451,6 +451,7 @@ const CASES: Case[] = [
     'Invoice LPC-1048, 24 days over',
     [
       'Your £642.00 of 3 October 2026 is taken off already.',
+      'was due on 1 November 2026, and £642.00 of it has not reached us yet.',
       'Please pay by Wednesday, 2 December 2026,',
       'You can also ring me.',
     ],
@@ -460,7 +461,7 @@ const CASES: Case[] = [
     'invoice:LPC-1052',
     answer('Ring me', 'no'),
     'Invoice LPC-1052, 9 days over',
-    ['Writing is best.'],
+    ['Writing is best.', 'and its £96.00 have not reached us yet.'],
     ['taken off already'],
   ],
   [
@@ -469,8 +470,8 @@ const CASES: Case[] = [
     [],
     'Invoice LPC-1034: please pay by 9 December',
     [
-      'It was due 63 days ago, on Wednesday, 23 September 2026, and £78.00 of £78.00 is open to this day.',
-      '£26.00 a month over three months',
+      'invoice LPC-1034 was due on Wednesday, 23 September 2026, 63 days ago. £78.00 is open to this day.',
+      '£26.00, a month over three months',
     ],
     ['It is not the only one.'],
   ],
@@ -479,7 +480,7 @@ const CASES: Case[] = [
     'invoice:LPC-1048',
     [],
     'Invoice LPC-1048: please pay by 9 December',
-    ['Together with LPC-1048 and LPC-1052 you owe us £738.00.', '£214.00 a month'],
+    ['Together with LPC-1052 you owe us £738.00.', '£642.00 of £1,284.00 is open', '£214.00, a month'],
   ],
   [
     'money-payment-plan',
@@ -488,8 +489,8 @@ const CASES: Case[] = [
     'Invoice LPC-1053 in three parts',
     [
       'you pay the £6,420.00 of invoice LPC-1053 in three parts:',
-      'Due                  Amount  Still open\n28 October 2026      £2,000          £0\n30 November 2026     £2,000      £1,400\n4 January 2027       £2,420      £2,420\nTogether          £6,420.00   £3,820.00',
-      'The next part, £1,400, is due in 5 days, on Monday, 30 November 2026.',
+      'Due                  Amount  Still open\n28 October 2026      £2,000        paid\n30 November 2026     £2,000      £1,400\n4 January 2027       £2,420      £2,420\nTogether          £6,420.00   £3,820.00',
+      'The next part, £1,400, is due on Monday, 30 November 2026.',
       'Pay online (https://pay.larkfield.example/lpc-1053)',
     ],
   ],
@@ -498,7 +499,7 @@ const CASES: Case[] = [
     'invoice:LPC-1048',
     [],
     'Invoice LPC-1048',
-    ['in parts, if that is easier.'],
+    ['you can pay the £642.00 that is open of invoice LPC-1048 in parts, if that is easier.'],
     ['The next part, '],
   ],
   [
@@ -526,6 +527,7 @@ const CASES: Case[] = [
     'After the tuning visit: looking after the upright in the front room',
     [
       'Larkfield Piano Care\n\nHello Oda,',
+      'thank you for having Teo. That was 1.5 hours of care for the upright in the front room;',
       'What you can do\n\n1. Keep the air',
       'when its yellow light comes on, it wants water.',
       'All of it on one page (https://larkfield.example/care)',

@@ -53,8 +53,8 @@ describe('the forms', () => {
     const parsed = await simpleParser(out);
     expect(parsed.subject).toBe('Your instrument is with us');
     expect(parsed.from?.value[0]).toMatchObject({ name: 'Imke Sandoval', address: 'imke@larkfield.example' });
-    expect(parsed.text).toContain('der Flügel arrived safely');
-    expect(parsed.html).toContain('der Flügel arrived safely');
+    expect(parsed.text).toContain('Der Flügel arrived safely');
+    expect(parsed.html).toContain('Der Flügel arrived safely');
     expect(parsed.date?.toISOString()).toBe('2026-11-25T09:00:00.000Z');
   });
 });
@@ -203,7 +203,7 @@ describe('the exit code', () => {
     const { code, out, err } = await demonstration('everyday-short-note', 'client:quist', '--as', 'json');
     expect(code).toBe(3);
     expect(err).toMatch(
-      /everyday-short-note\.md:5:11: “Subject” has not been answered\.\n.*everyday-short-note\.md:9:1: “Your words” has not been answered\.\n$/,
+      /everyday-short-note\.md:5:11: “Subject” has not been answered\.\n.*everyday-short-note\.md:10:1: “Your words” has not been answered\.\n$/,
     );
     expect((JSON.parse(out) as { proof: object[] }).proof).toContainEqual({
       kind: 'stop',

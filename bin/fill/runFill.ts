@@ -20,6 +20,7 @@ import { readArguments, USAGE, type FillArguments } from './arguments';
 import { readPassages } from './readPassages';
 import { addressingOf } from '../../src/core/addressing/addressingOf';
 import type { Attachment } from '../../src/server/composeLetter';
+import { isMeantFor } from '../../src/core/writing/proofLetter';
 import { readAttachments } from './readAttachments';
 import { readPictures } from './readPictures';
 import { LONGEST_RECORDS, LONGEST_TEMPLATE, readText, UnreadableFile } from './readText';
@@ -45,7 +46,7 @@ export async function runFill(argv: string[], { out, err }: Streams): Promise<nu
     const situation = situate(given, compiled, records);
     const filled = fillTemplate(compiled, situation, answersOf(given, compiled, records));
     const attached = given.as === 'eml' ? await attachmentsOf(filled, compiled, given) : [];
-    out(await written(filled, situation, languageOf(compiled, situation.book), given, attached));
+    out(await written(filled, situation, compiled, given, attached));
     for (const { file, line, column, reason } of filled.holes) err(`${file}:${line}:${column}: ${reason}\n`);
     return filled.holes.length ? 3 : 0;
   } catch (error) {
@@ -101,7 +102,10 @@ function situate(
   const sender = member === undefined ? book.members.values().next().value : book.members.get(member);
   if (!sender && member !== undefined)
     throw new Unusable([`fill: There is no member “${member}”.${didYouMean(member, members)}`]);
-  const wishes = { sender: sender ?? { key: '' } };
+  const wishes = {
+    sender: sender ?? { key: '' },
+    ...(head.writtenTo ? { writtenTo: head.writtenTo } : {}),
+  };
   const situation = situationFrom(book, from, wishes);
   if (!situation) {
     const keys = book[`${from.kind === 'enquiry' ? 'enquirie' : from.kind}s`].keys();
@@ -185,7 +189,7 @@ async function attachmentsOf(
 async function written(
   filled: Filled,
   situation: Situation,
-  language: string,
+  compiled: CompiledTemplate,
   { as, now, records }: FillArguments,
   attachments: readonly Attachment[],
 ): Promise<string> {
@@ -199,7 +203,12 @@ async function written(
       const { composeLetter } = await import('../../src/server/composeLetter');
       const pictures = await readPictures(imageSources(filled.html), path.dirname(records));
       if (Array.isArray(pictures)) throw new Unusable(pictures);
-      return composeLetter(filled, { date: new Date(now), language, pictures, attachments });
+      return composeLetter(filled, {
+        date: new Date(now),
+        language: languageOf(compiled, situation.book),
+        pictures,
+        attachments,
+      });
     }
     case 'json': {
       const { subject, to, text, html } = filled;
@@ -207,9 +216,17 @@ async function written(
         steps.length ? { ...note, steps } : note,
       );
       const holes = filled.holes.map(({ id: _, kind: _kind, ...hole }) => hole);
-      return `${JSON.stringify({ subject, to, text, html, notes, holes, proof: proof(filled, situation) }, null, 2)}\n`;
+      return `${JSON.stringify({ subject, to, text, html, notes, holes, proof: proofOf(filled, compiled, situation) }, null, 2)}\n`;
     }
   }
+}
+
+/** The checks, as far as a filled template without a page can be checked; what can go along is told by the eml. */
+function proofOf(filled: Filled, compiled: CompiledTemplate, situation: Situation) {
+  const { head } = compiled;
+  const fits = isMeantFor(compiled, situation);
+  const letter = { ...filled, head, fits, addressing: addressingOf(filled), leftOut: head.attach ?? [] };
+  return proof(letter, situation).map(({ kind, message }) => ({ kind, message }));
 }
 
 function cannotRead(file: string): (error: NodeJS.ErrnoException) => never {

@@ -1,7 +1,7 @@
 import { readdir, readFile } from 'node:fs/promises';
 import path from 'node:path';
 import { QueryTypes, type Sequelize, type Transaction } from 'sequelize';
-import { SequelizeStorage, Umzug } from 'umzug';
+import { Umzug, type UmzugStorage } from 'umzug';
 
 /** What keeps the database from being used, in a sentence for whoever starts the application. */
 export class UnusableDatabase extends Error {}
@@ -12,8 +12,9 @@ const OLDEST_SERVER = 13;
 const MIGRATION_LOCK = 727_014;
 
 /**
- * Brings the schema up to date: raw SQL files in the order of their names, each in a transaction of its own, under
- * an advisory lock so that two starts do not migrate at once.
+ * Brings the schema up to date: raw SQL files in the order of their names and the notes that they ran, all in one
+ * transaction, so that a start that is killed leaves nothing half-done; under an advisory lock, so that two starts do
+ * not migrate at once.
  * @returns the names of the migrations that ran now
  * @throws UnusableDatabase when the server is too old or the schema newer than this application
  */
@@ -22,20 +23,22 @@ export async function migrate(sequelize: Sequelize, folder: string): Promise<str
   return sequelize.transaction(async (lock: Transaction) => {
     await sequelize.query(`select pg_advisory_xact_lock(${MIGRATION_LOCK})`, { transaction: lock });
     const files = (await readdir(folder)).filter((name) => name.endsWith('.sql')).sort();
-    const storage = new SequelizeStorage({ sequelize, tableName: 'migration' });
+    await sequelize.query('create table if not exists migration (name text primary key)', {
+      transaction: lock,
+    });
+    const storage = storageIn(sequelize, lock);
     const umzug = new Umzug({
       migrations: files.map((name) => ({
         name,
         up: async () => {
-          const sql = await readFile(path.join(folder, name), 'utf8');
-          await sequelize.transaction((transaction) => sequelize.query(sql, { transaction }));
+          await sequelize.query(await readFile(path.join(folder, name), 'utf8'), { transaction: lock });
         },
       })),
       context: sequelize,
       storage,
       logger: undefined,
     });
-    const unknown = (await storage.executed()).filter((name) => !files.includes(name));
+    const unknown = (await executed(sequelize, lock)).filter((name) => !files.includes(name));
     if (unknown.length) {
       throw new UnusableDatabase(
         `The database was made by a newer version of this application (it has ${unknown.join(', ')}). Use that version, or another database.`,
@@ -43,6 +46,27 @@ export async function migrate(sequelize: Sequelize, folder: string): Promise<str
     }
     return (await umzug.up()).map(({ name }) => name);
   });
+}
+
+/** Notes of what ran, written on the connection that it ran on. */
+function storageIn(sequelize: Sequelize, transaction: Transaction): UmzugStorage {
+  return {
+    executed: () => executed(sequelize, transaction),
+    async logMigration({ name }) {
+      await sequelize.query('insert into migration (name) values ($name)', { bind: { name }, transaction });
+    },
+    async unlogMigration({ name }) {
+      await sequelize.query('delete from migration where name = $name', { bind: { name }, transaction });
+    },
+  };
+}
+
+async function executed(sequelize: Sequelize, transaction: Transaction): Promise<string[]> {
+  const rows = await sequelize.query<{ name: string }>('select name from migration order by name', {
+    transaction,
+    type: QueryTypes.SELECT,
+  });
+  return rows.map(({ name }) => name);
 }
 
 async function checkServer(sequelize: Sequelize): Promise<void> {

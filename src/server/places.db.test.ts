@@ -48,7 +48,7 @@ it('Today has a card for each thing worth writing, with the letter begun', async
   expect(cards[0]).toMatchObject({
     name: 'Oda Hartigan',
     reason: 'Visit tomorrow at 09:30, not yet written about',
-    template: { name: 'Visit tomorrow' },
+    template: { name: 'Visit coming up' },
     stops: 0,
   });
   expect(cards[0]!.beginning).toMatch(/^Hello Oda, Teo comes tomorrow, Thursday, at 09:30\./);

@@ -1,7 +1,7 @@
 import { isoOf } from '../core/dates/civil';
 import { wordsOf } from '../core/fairCopy/copyDocument';
 import { formatsOf } from '../core/fill/formats/formatsOf';
-import { fittingTemplates } from '../core/fitting/fittingTemplates';
+import type { PastLetter } from '../core/fitting/fittingTemplates';
 import { DAYS_AHEAD, occasionsOf, type Occasion } from '../core/occasions/occasionsOf';
 import { proofLetter } from '../core/writing/proofLetter';
 import { WritingDesk, type FilledLetter } from '../core/writing/writingDesk';
@@ -62,10 +62,10 @@ export async function today({ business_id, id, key }: CurrentMember): Promise<To
 function cardOf(
   { rank: _, ...occasion }: Occasion,
   desk: WritingDesk,
-  letters: Parameters<typeof fittingTemplates>[2],
+  letters: readonly PastLetter[],
 ): TodayCard {
   const situation = desk.situation(occasion.start)!;
-  const [fit] = fittingTemplates(desk.facts.templates, situation, letters).fitting;
+  const [fit] = desk.fitting(situation, letters).fitting;
   const filled = fit && desk.fill(occasion.start, { template: fit.key, answers: {} });
   if (!filled) return { ...occasion, stops: 0 };
   const { marks } = proofLetter(filled.document, filled);

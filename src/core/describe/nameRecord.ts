@@ -36,7 +36,7 @@ export function nameBooking(book: RecordBook, booking: BookingData): RecordName 
     ? `${formats.date(day, 'weekday')} ${formats.date(day, 'day and month')} at ${formats.time(startOf(booking))}`
     : 'no time yet';
   const status = booking.status && booking.status !== 'confirmed' ? `, ${booking.status}` : '';
-  return { name: booking.service ?? 'Visit', note: when + status };
+  return { name: booking.service ?? book.words.booking, note: when + status };
 }
 
 export function nameProject(book: RecordBook, project: ProjectData): RecordName {

@@ -202,7 +202,7 @@ describe('no value', () => {
       '&lt;b&gt;',
       '\r\nBcc: thief@x.example',
       '<!--x',
-      '${7*7}',
+      'x${7*7}',
       '::: {.center}\nx',
     ),
   );

@@ -38,7 +38,8 @@ export function readAnswer(
     case 'long text':
       return { value: trimmed.replace(/\r\n?/g, '\n') };
     case 'number':
-      return /^-?\d+(?:\.\d+)?$/.test(trimmed)
+      // More digits than anything that is counted, written or measured.
+      return /^-?\d{1,9}(?:\.\d{1,6})?$/.test(trimmed)
         ? { value: Number(trimmed) }
         : { expected: 'a number, as 3 or 2.5' };
     case 'money': {

@@ -3,9 +3,10 @@ import type { Template, TemplateHead } from '../template/template';
 import type { BlankDefinition } from './blanks';
 import { compileBlocks } from './compile/blocks';
 import { collectBlanks } from './compile/collectBlanks';
+import { compileCondition } from './compile/condition';
 import { newScope, type CompileContext } from './compile/newScope';
 import { compileLine, compileWords, mailboxes } from './compile/words';
-import type { Scope } from './paths/scope';
+import { report, type Scope } from './paths/scope';
 import type { Piece, Run } from './run';
 
 /** A template judged and made ready: filled any number of times, for any records of its business. */
@@ -17,6 +18,8 @@ export interface CompiledTemplate {
   copy?: (run: Run) => string;
   blindCopy?: (run: Run) => string;
   body: Piece;
+  /** whether what its head says of when it fits holds; absent where it says nothing */
+  fits?: (run: Run) => boolean;
   /** how many slots its fields need for what they are read from */
   slots: number;
 }
@@ -33,6 +36,9 @@ export function compileTemplate(
   );
   const blanks = collectBlanks([...lines, document.content], scope);
   const judged: Scope = { ...scope, blanks };
+  const fits =
+    head.fitsWhen &&
+    compileCondition(head.fitsWhen, judged, (message) => report(judged, head.fitsWhen!, message));
   const compiled: CompiledTemplate = {
     head,
     blanks,
@@ -40,6 +46,7 @@ export function compileTemplate(
     ...(head.replyTo ? { replyTo: compileLine(head.replyTo, judged, mailboxes) } : {}),
     ...(head.copy ? { copy: compileLine(head.copy, judged, mailboxes) } : {}),
     ...(head.blindCopy ? { blindCopy: compileLine(head.blindCopy, judged, mailboxes) } : {}),
+    ...(fits ? { fits } : {}),
     body: compileBlocks(document.content, judged),
     slots: scope.slotCount.all,
   };

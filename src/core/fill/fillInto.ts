@@ -73,7 +73,7 @@ export function senderOf({ head }: CompiledTemplate, { sender, book, project, cl
 }
 
 /** The language of a letter, BCP 47: the template's own where it has one, else the business's. */
-export function languageOf({ head }: CompiledTemplate, { business }: RecordBook): string {
+export function languageOf({ head }: Pick<CompiledTemplate, 'head'>, { business }: RecordBook): string {
   return head.language || business.locale || SCHEMA_DEFAULTS.locale;
 }
 

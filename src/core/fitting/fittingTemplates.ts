@@ -1,9 +1,13 @@
 import { dayAt, readMoment } from '../dates/zone';
+import type { Formats } from '../fill/formats/formats';
 import { formatsOf } from '../fill/formats/formatsOf';
+import { SCHEMA_DEFAULTS } from '../records/defaults';
+import type { Schema } from '../records/schema';
 import type { Situation, StartingPoint } from '../records/which/situation';
 import { LEADS_TO } from '../records/which/situation';
 import type { KeptTemplate } from '../writing/writingDesk';
-import { momentOf } from './momentOf';
+import { fitsWhen } from './fitsWhen';
+import { momentOf, type Aptness } from './momentOf';
 import { speaksOf } from './speaksOf';
 
 /** A letter that was written before, as far as choosing the next one needs it. */
@@ -35,15 +39,17 @@ export interface FittingTemplates {
 }
 
 /**
- * Which templates fit a record, by three plain rules in this order: it starts from the same kind of record; it is for
- * the state the invoice is in, or the time there is to the visit; the member has used it before. One already sent for
- * this record stands further down, and far down when that was lately.
+ * Which templates fit a record, by plain rules in this order: it starts from the same kind of record; its head says
+ * that it fits, or where that says nothing it is for the state the invoice is in, or the time there is to the visit; the
+ * member has used it before. One already sent for this record stands further down, and far down when that was lately;
+ * one in a language that the client does not read comes last.
  * @param letters the letters written before: all about this record, and the member's own
  */
 export function fittingTemplates(
   templates: readonly KeptTemplate[],
   situation: Situation,
   letters: readonly PastLetter[],
+  schema: Schema,
 ): FittingTemplates {
   const formats = formatsOf(situation.book);
   const { start, sender, book } = situation;
@@ -57,7 +63,8 @@ export function fittingTemplates(
     const sent = own.findLast(({ about }) => about.kind === start.kind && about.key === record);
     const used = own.filter(({ member }) => member === sender.key).length;
     const sameStart = head.startsFrom === start.kind;
-    const { apt, reason } = momentOf(speaksOf(template), situation, formats);
+    const { apt, reason } = aptnessOf(template, schema, situation, formats);
+    const foreign = foreignLanguage(head.language, situation);
     const sentOn = sent && dayOf(sent.at, book.zone);
     const words = [
       reason,
@@ -65,11 +72,14 @@ export function fittingTemplates(
     ]
       .filter(Boolean)
       .join(', ');
-    const use = used > 0 ? `You have used it ${times(used)}` : startsFromInWords(head.startsFrom);
+    const use = used > 0 ? `You have used it ${times(used)}` : (head.note ?? '');
     scored.push({
-      fit: { key, reason: words ? capital(words) : use },
+      fit: { key, reason: foreign ?? (words ? capital(words) : use) },
       score:
-        apt * 4 + Math.min(used, 20) / 10 - (sentOn === undefined ? 0 : book.today - sentOn < LATELY ? 6 : 3),
+        apt * 4 +
+        Math.min(used, 20) / 10 -
+        (sentOn === undefined ? 0 : book.today - sentOn < LATELY ? 6 : 3) -
+        (foreign ? 100 : 0),
       fits: sameStart && apt >= 0,
     });
   }
@@ -78,6 +88,28 @@ export function fittingTemplates(
     fitting: scored.filter(({ fits }) => fits).map(({ fit }) => fit),
     others: new Map(scored.filter(({ fits }) => !fits).map(({ fit }) => [fit.key, fit])),
   };
+}
+
+/** What a template's own head says, else what its words tell. */
+function aptnessOf(template: KeptTemplate, schema: Schema, situation: Situation, formats: Formats): Aptness {
+  const moment = momentOf(speaksOf(template), situation, formats);
+  const holds = fitsWhen(template.head, schema, situation);
+  if (holds === undefined) return moment;
+  if (holds) return { ...(moment.reason && moment.apt >= 0 ? { reason: moment.reason } : {}), apt: 1 };
+  return { apt: -1, reason: moment.reason && moment.apt < 0 ? moment.reason : 'Not the moment for it' };
+}
+
+/** What a template is written in, where the client does not read that: "In German". */
+function foreignLanguage(language: string | undefined, { client, book }: Situation): string | undefined {
+  const own = languageOf(book.business.locale ?? SCHEMA_DEFAULTS.locale);
+  const written = language ? languageOf(language) : own;
+  const reads = client?.record.language ? languageOf(client.record.language) : own;
+  if (written === reads) return undefined;
+  return `In ${new Intl.DisplayNames('en', { type: 'language' }).of(written) ?? written}`;
+}
+
+function languageOf(locale: string): string {
+  return locale.split('-')[0]!.toLowerCase();
 }
 
 /** Whether the records a template starts from can be reached from here. */
@@ -92,10 +124,6 @@ function capital(words: string): string {
 
 function times(count: number): string {
   return count === 1 ? 'once' : count === 2 ? 'twice' : `${count} times`;
-}
-
-export function startsFromInWords(kind: StartingPoint['kind']): string {
-  return `From ${/^[aeiou]/.test(kind) ? 'an' : 'a'} ${kind === 'booking' ? 'visit' : kind}`;
 }
 
 function dayOf(iso: string, zone: string): number {

@@ -14,9 +14,29 @@ export interface Aptness {
 
 /** An invoice by its state, a visit by the time until it; other starting points have no moment. */
 export function momentOf(topics: Topics, situation: Situation, formats: Formats): Aptness {
+  const off = calledOff(situation);
+  if (off) return { apt: -1, reason: off };
   if (situation.start.kind === 'invoice') return ofInvoice(topics, situation, formats);
   if (situation.start.kind === 'booking') return ofVisit(topics, situation, formats);
   return { apt: 0 };
+}
+
+/** A record that is no longer meant: a letter about it as if it were would not be so. */
+function calledOff({ start, booking, invoice, project, book }: Situation): string | undefined {
+  switch (start.kind) {
+    case 'booking':
+      return booking?.record.status === 'cancelled' ? `The ${book.words.booking} is cancelled` : undefined;
+    case 'invoice':
+      return invoice?.record.status === 'void'
+        ? 'It is void'
+        : invoice?.record.status === 'draft'
+          ? 'It is still a draft'
+          : undefined;
+    case 'project':
+      return project?.record.status === 'cancelled' ? 'The project is cancelled' : undefined;
+    default:
+      return undefined;
+  }
 }
 
 function ofInvoice(topics: Topics, { book, invoice }: Situation, formats: Formats): Aptness {
@@ -34,7 +54,6 @@ function ofInvoice(topics: Topics, { book, invoice }: Situation, formats: Format
   if (topics.encloses) {
     if (state === 'open') return { apt: 1, reason: 'It is not due yet' };
     if (state === 'paid') return { apt: -1, reason: 'It is paid' };
-    if (state === 'draft') return { apt: -1, reason: 'It is still a draft' };
   }
   return { apt: 0 };
 }
@@ -47,11 +66,14 @@ function ofVisit(topics: Topics, { book, booking }: Situation, formats: Formats)
   const start = startOf(record);
   const days = dayAt(start, book.zone) - book.today;
   if (start < book.now) {
-    if (topics.soon || topics.visit) return { apt: -1, reason: 'The visit is over' };
-    return { apt: 1, reason: `The visit was ${formats.fromNow(book.today + days, book.today)}` };
+    if (topics.soon || topics.visit) return { apt: -1, reason: `The ${book.words.booking} is over` };
+    return {
+      apt: 1,
+      reason: `The ${book.words.booking} was ${formats.fromNow(book.today + days, book.today)}`,
+    };
   }
-  if (topics.after) return { apt: -1, reason: 'The visit is still to come' };
-  const when = `The visit is ${formats.fromNow(book.today + days, book.today)}`;
+  if (topics.after) return { apt: -1, reason: `The ${book.words.booking} is still to come` };
+  const when = `The ${book.words.booking} is ${formats.fromNow(book.today + days, book.today)}`;
   if (topics.soon) return { apt: days <= SOON ? 1 : -1, reason: when };
   if (topics.visit) return { apt: days > SOON ? 1 : 0, reason: when };
   return { apt: 0 };

@@ -1,3 +1,6 @@
+/** The greatest sum that is taken, in minor units: what is more is a slip, and lists could not add it up. */
+export const LARGEST_SUM = 100_000_000_000;
+
 const digits = new Map<string, number>();
 
 /** How many decimal places a currency's minor unit has (ISO 4217, as the platform knows it): GBP 2, JPY 0. */
@@ -25,8 +28,8 @@ export function decimalString(amount: number, places: number): string {
 }
 
 /**
- * Reads "£1,250.00", "1250.5", "GBP 1250" or "1250" as minor units; undefined when it is no amount, has too many places
- * or the sign of another currency.
+ * Reads "£1,250.00", "1250.5", "GBP 1250" or "1250" as minor units; undefined when it is no amount, has too many
+ * places, the sign of another currency, or is over LARGEST_SUM.
  */
 export function readAmount(text: string, currency: string): number | undefined {
   const written = /^([-−]?)\s*(\p{L}{0,3}\p{Sc}?)\s*([\d.,]+)\s*(\p{Sc}|\p{L}{1,3})?$/u.exec(text.trim());
@@ -39,7 +42,7 @@ export function readAmount(text: string, currency: string): number | undefined {
   const part = found[2] ?? '';
   if (part.length > places) return undefined;
   const amount = Number(found[1]!.replaceAll(',', '') + part.padEnd(places, '0'));
-  if (!Number.isSafeInteger(amount)) return undefined;
+  if (amount > LARGEST_SUM) return undefined;
   return minus ? -amount : amount;
 }
 

@@ -76,3 +76,25 @@ describe('amounts', () => {
     expect(readAmount(text, 'GBP')).toBeUndefined(),
   );
 });
+
+describe('a sum as it is typed', () => {
+  it.each([
+    ['65', 'GBP', 6500],
+    ['£65', 'GBP', 6500],
+    ['GBP 65.50', 'GBP', 6550],
+    ['65 £', 'GBP', 6500],
+    ['-£5', 'GBP', -500],
+    ['−5', 'GBP', -500],
+    ['£1,250.00', 'GBP', 125000],
+    ['$5', 'USD', 500],
+    ['US$5', 'GBP', undefined],
+    ['CA$5', 'CAD', 500],
+    ['€5', 'GBP', undefined],
+    ['EUR 5', 'GBP', undefined],
+    ['¥5', 'JPY', 5],
+    ['£5 £', 'GBP', undefined],
+    ['999999999', 'GBP', 99999999900],
+    ['10000000000', 'GBP', undefined],
+    ['12345678901234567000', 'GBP', undefined],
+  ])('%s in %s is %s', (text, currency, amount) => expect(readAmount(text, currency)).toBe(amount));
+});

@@ -1,12 +1,31 @@
 import type { Situation } from '../records/which/situation';
 import { checkAddressees } from './addressees';
+import { checkAttachments } from './attachments';
+import { checkCalledOff } from './calledOff';
+import { checkFit } from './fit';
 import { checkHoles } from './holes';
+import { checkNegatives } from './negatives';
+import { checkNothingOwed } from './nothingOwed';
+import { checkOutsiders } from './outsiders';
 import type { Check, Proofed, ProofMark } from './proofMark';
+import { checkSender } from './sender';
 import { checkSubject } from './subject';
 
-const CHECKS: readonly Check[] = [checkAddressees, checkSubject, checkHoles];
+const CHECKS: readonly Check[] = [
+  checkAddressees,
+  checkSender,
+  checkSubject,
+  checkHoles,
+  checkAttachments,
+  checkFit,
+  checkCalledOff,
+  checkNothingOwed,
+  checkNegatives,
+  checkOutsiders,
+];
 
-/** The checks on a fair copy before it goes. */
+/** The checks on a fair copy before it goes: stops first, then queries. */
 export function proof(letter: Proofed, situation: Situation): ProofMark[] {
-  return CHECKS.flatMap((check) => check(letter, situation));
+  const marks = CHECKS.flatMap((check) => check(letter, situation));
+  return [...marks.filter(({ kind }) => kind === 'stop'), ...marks.filter(({ kind }) => kind === 'query')];
 }

@@ -1,16 +1,33 @@
+import type { Addressing } from '../addressing/addressingOf';
+import type { Note } from '../fill/filled';
 import type { Situation } from '../records/which/situation';
+import type { TemplateHead } from '../template/template';
 
 /** A stop must be cured before the letter goes; a query may be let stand. */
 export interface ProofMark {
   kind: 'stop' | 'query';
+  /** the same for the same thing in the same letter: a query that was let stand is known by it */
+  id: string;
   message: string;
+  /** the hole that it is about */
+  hole?: string;
+  /** something the template attaches, which may be left out of this letter */
+  attachment?: string;
 }
 
 /** What is checked: a filled template, or the page as its writer has left it. */
 export interface Proofed {
+  head: TemplateHead;
+  /** whether the template is meant for the records as they are */
+  fits: boolean;
   subject: string;
+  addressing: Addressing;
+  /** what the fields say that stand in the letter */
+  notes: readonly Note[];
   /** what is still missing, each with its reason in words */
-  holes: readonly { reason: string }[];
+  holes: readonly { id: string; reason: string }[];
+  /** what the template attaches and its writer has left out */
+  leftOut: readonly string[];
 }
 
 /** One check of a fair copy. */

@@ -5,4 +5,5 @@ export const SCHEMA_DEFAULTS = {
   currency: 'GBP',
   workingDays: [1, 2, 3, 4, 5],
   itemLabel: 'item',
+  bookingLabel: 'visit',
 } as const;

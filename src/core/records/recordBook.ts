@@ -28,6 +28,8 @@ export class RecordBook {
   readonly zone: string;
   readonly today: Day;
   readonly workingDays: WorkingDays;
+  /** what the business calls a booking, and several */
+  readonly words: { booking: string; bookings: string };
   readonly members: ReadonlyMap<string, MemberData>;
   readonly partners: ReadonlyMap<string, PartnerData>;
   readonly clients: ReadonlyMap<string, ClientData>;
@@ -55,6 +57,8 @@ export class RecordBook {
       weekdays: new Set(file.business.working_days ?? SCHEMA_DEFAULTS.workingDays),
       holidays: new Set((file.business.holidays ?? []).flatMap((iso) => readDay(iso) ?? [])),
     };
+    const booking = file.business.booking_label || SCHEMA_DEFAULTS.bookingLabel;
+    this.words = { booking, bookings: `${booking}s` };
     this.members = byKey(file.members);
     this.partners = byKey(file.partners);
     this.clients = byKey(file.clients);

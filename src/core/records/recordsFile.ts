@@ -56,6 +56,8 @@ export interface BusinessData {
   working_days?: number[];
   holidays?: string[];
   item_label?: string;
+  /** what the business calls a booking, as "visit" */
+  booking_label?: string;
   custom?: Custom;
   /** definitions of the custom fields; where absent, what the records have defines them */
   custom_fields?: CustomFieldData[];

@@ -1,5 +1,10 @@
 import type { StartingKind } from '../records/recordKind';
+import type { Act } from './acts';
 import type { Line, TemplateDocument } from './document';
+import type { Condition } from './tags/step';
+
+export const WRITTEN_TO = ['client', 'partner', 'member'] as const;
+export type WrittenTo = (typeof WRITTEN_TO)[number];
 
 /** What the head of a template's file says. Lines may hold fields. */
 export interface TemplateHead {
@@ -7,6 +12,8 @@ export interface TemplateHead {
   group: string;
   startsFrom: StartingKind;
   subject: Line;
+  /** whom the letter is for; absent: a client, or whoever it starts from */
+  writtenTo?: WrittenTo;
   /** who the letter comes from: whoever writes, whoever is responsible for the client or job, or the business */
   from?: 'writer' | 'responsible' | 'house';
   replyTo?: Line;
@@ -15,9 +22,15 @@ export interface TemplateHead {
   attach?: string[];
   /** a signature's name, or "none" */
   signature?: string;
+  /** whether the house's letterhead is left out */
+  letterhead?: 'none';
   /** a BCP 47 tag; dates and sums are written so */
   language?: string;
   note?: string;
+  /** offered only when this holds of the records it starts from */
+  fitsWhen?: Condition;
+  /** the act of the work it belongs to, and whether it is the first of those */
+  action?: { act: Act; first: boolean };
   resting?: boolean;
   kind?: 'letter' | 'text';
   mine?: boolean;

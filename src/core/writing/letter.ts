@@ -12,6 +12,10 @@ export interface Choices {
   recipients?: string[];
   /** blanks as they were typed, by name */
   answers: Record<string, string>;
+  /** queries of the proof that are let stand, by their ids */
+  stets?: string[];
+  /** what the template attaches and this letter does not */
+  leftOut?: string[];
 }
 
 /** A letter being written: what was decided, and the page with whatever was changed by hand. */

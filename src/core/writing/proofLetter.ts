@@ -1,25 +1,54 @@
+import { addressingOf, type Addressing } from '../addressing/addressingOf';
 import type { CopyDocument } from '../fairCopy/copyDocument';
+import { openHoles, valuesOf } from '../fairCopy/values';
+import { writeCopy, type WrittenCopy } from '../fairCopy/writeCopy';
+import type { CompiledTemplate } from '../fill/compileTemplate';
+import { newRun } from '../fill/newRun';
+import type { Situation } from '../records/which/situation';
 import { languageOf } from '../fill/fillInto';
 import { directed } from '../fill/write/directed';
-import { openHoles } from '../fairCopy/values';
-import { writeCopy, type WrittenCopy } from '../fairCopy/writeCopy';
 import { proof } from '../proof/proof';
 import type { ProofMark } from '../proof/proofMark';
 import type { FilledLetter } from './writingDesk';
 
 /** A letter as it would go, with what the proof says of it. */
 export interface ProofedLetter extends WrittenCopy {
+  addressing: Addressing;
   marks: ProofMark[];
 }
 
-/** Writes out the page as it stands and checks it. */
+/** Whether a template's head says that it fits; one that says nothing always does. */
+export function isMeantFor({ fits, head, slots }: CompiledTemplate, situation: Situation): boolean {
+  return fits === undefined || fits(newRun(situation, head.language, slots));
+}
+
+/** Writes out the page as it stands and checks it. Queries that its writer let stand are not said again. */
 export function proofLetter(document: CopyDocument, filled: FilledLetter): ProofedLetter {
-  const language = languageOf(filled.template, filled.situation.book);
+  const { template, situation, choices } = filled;
   const copy = writeCopy(document);
-  const written = { ...copy, html: directed(copy.html, language) };
   const reasons = new Map(filled.holes.map(({ id, reason }) => [id, reason]));
   const holes = openHoles(document).map(({ id, label }) => ({
+    id,
     reason: reasons.get(id) ?? `“${label}” is still missing.`,
   }));
-  return { ...written, marks: proof({ subject: written.subject, holes }, filled.situation) };
+  const standing = new Set(valuesOf(document).flatMap(({ id, words, said }) => (words === said ? [id] : [])));
+  const addressing = addressingOf(filled);
+  const marks = proof(
+    {
+      head: template.head,
+      fits: isMeantFor(template, situation),
+      subject: copy.subject,
+      addressing,
+      notes: filled.notes.filter(({ id }) => standing.has(id)),
+      holes,
+      leftOut: choices.leftOut ?? [],
+    },
+    situation,
+  );
+  return {
+    ...copy,
+    html: directed(copy.html, languageOf(template, situation.book)),
+    addressing,
+    marks: marks.filter(({ kind, id }) => kind === 'stop' || !choices.stets?.includes(id)),
+  };
 }

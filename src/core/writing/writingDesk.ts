@@ -10,7 +10,8 @@ import type { RecordsFile } from '../records/recordsFile';
 import { schemaOf, type Schema } from '../records/schema';
 import type { Recipient } from '../records/which/chooseRecipient';
 import { situationFrom, type Situation, type StartingPoint } from '../records/which/situation';
-import type { Passage, Template } from '../template/template';
+import { fittingTemplates, type FittingTemplates, type PastLetter } from '../fitting/fittingTemplates';
+import type { Passage, Template, WrittenTo } from '../template/template';
 import type { Choices, Letter } from './letter';
 
 /** A template as it is kept: its key, and which version of it. */
@@ -37,6 +38,7 @@ export interface WritingFacts {
 export interface FilledLetter extends FairCopy {
   template: CompiledTemplate;
   situation: Situation;
+  choices: Choices;
 }
 
 /**
@@ -84,10 +86,12 @@ export class WritingDesk {
 
   /** The records a letter is filled from. Undefined: the record it starts from is not there. */
   situation(start: StartingPoint, choices: Partial<Choices> = {}): Situation | undefined {
+    const writtenTo = this.writtenTo(choices);
     const sender = this.book.members.get(this.facts.member) ?? { key: this.facts.member };
     const { project, booking, invoice } = choices;
     const wishes = {
       sender,
+      writtenTo,
       ...(project === undefined ? {} : { project }),
       ...(booking === undefined ? {} : { booking }),
       ...(invoice === undefined ? {} : { invoice }),
@@ -96,6 +100,15 @@ export class WritingDesk {
     if (!byRule || !choices.recipients) return byRule;
     const recipients = choices.recipients.flatMap((reference) => recipientOf(reference, byRule) ?? []);
     return recipients.length ? situationFrom(this.book, start, { ...wishes, recipients }) : byRule;
+  }
+
+  private writtenTo({ template = '' }: Partial<Choices>): WrittenTo {
+    return this.template(template)?.head.writtenTo ?? 'client';
+  }
+
+  /** Which templates fit a record: see fittingTemplates. */
+  fitting(situation: Situation, letters: readonly PastLetter[]): FittingTemplates {
+    return fittingTemplates(this.facts.templates, situation, letters, this.schema);
   }
 
   /** Fills a letter. Undefined where the record or the template is gone, or the template cannot be filled. */
@@ -115,6 +128,7 @@ export class WritingDesk {
     const sender = senderOf(template, situation);
     return {
       template,
+      choices,
       situation: { ...situation, sender },
       ...fairCopyOf(template, situation, this.answers(template, choices)),
     };
@@ -123,6 +137,9 @@ export class WritingDesk {
   /** A letter with other choices: the page follows, and what was written by hand stays. */
   change(start: StartingPoint, letter: Letter, change: Partial<Choices>): Letter {
     const choices = { ...letter.choices, ...change };
+    // Whoever was chosen for a letter to a client is not whom the next one, to a partner, goes to.
+    if (!change.recipients && this.writtenTo(choices) !== this.writtenTo(letter.choices))
+      delete choices.recipients;
     const [base, filled] = [this.fill(start, letter.choices), this.fill(start, choices)];
     if (!filled) return letter;
     return {

@@ -19,6 +19,7 @@ export const BUSINESS = {
   working_days: or(wholes(), [1, 2, 3, 4, 5]),
   holidays: or(dates(), []),
   item_label: text(),
+  booking_label: or(text(), 'visit'),
   custom: or(json<Custom>(), {}),
   version: or(whole(), 1),
 };

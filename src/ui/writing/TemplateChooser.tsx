@@ -1,10 +1,10 @@
 'use client';
 
 import { memo, useDeferredValue, useMemo, useState } from 'react';
-import { fittingTemplates, type Fit } from '../../core/fitting/fittingTemplates';
+import type { Fit } from '../../core/fitting/fittingTemplates';
 import type { Situation } from '../../core/records/which/situation';
 import { wordsOfTemplate } from '../../core/template/wordsOfTemplate';
-import type { KeptTemplate } from '../../core/writing/writingDesk';
+import type { KeptTemplate, WritingDesk } from '../../core/writing/writingDesk';
 import { SearchField } from '../shell/SearchField';
 import { GroupInitial } from '../templates/GroupInitial';
 import type { Facts } from './useWriting';
@@ -12,6 +12,7 @@ import type { Facts } from './useWriting';
 interface Props {
   title: string;
   from: string;
+  desk: WritingDesk;
   facts: Facts;
   situation: Situation;
   chosen: string | undefined;
@@ -24,14 +25,11 @@ interface Props {
 const MOST_FOUND = 40;
 
 /** The templates for a letter: those that fit first, with why, then the others under their groups. */
-export function TemplateChooser({ title, from, facts, situation, chosen, onChoose, behind }: Props) {
+export function TemplateChooser({ title, from, desk, facts, situation, chosen, onChoose, behind }: Props) {
   const [wanted, setWanted] = useState('');
   const search = useDeferredValue(wanted.trim().toLowerCase());
   const templates = useMemo(() => new Map(facts.templates.map((one) => [one.key, one])), [facts]);
-  const { fitting, others } = useMemo(
-    () => fittingTemplates(facts.templates, situation, facts.letters),
-    [facts, situation],
-  );
+  const { fitting, others } = useMemo(() => desk.fitting(situation, facts.letters), [desk, facts, situation]);
   const entry = (fit: Fit) => (
     <Entry
       key={fit.key}

@@ -177,6 +177,7 @@ function Desk({ writing, start, template, onRefresh }: DeskProps) {
       <TemplateChooser
         title={`Write to ${name}`}
         from={`from ${nameStart(situation)}`}
+        desk={store.desk}
         facts={facts}
         situation={situation}
         chosen={view?.choices.template}

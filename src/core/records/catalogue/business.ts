@@ -19,7 +19,8 @@ export const BUSINESS = stored(
   ['hour_cycle', 'hour cycle', '12 or 24 hours', scalar('number')],
   ['working_days', 'working days', 'Days worked, 1 for Monday to 7 for Sunday', collection(scalar('number'))],
   ['holidays', 'holidays', 'Dates on which nobody works', collection(scalar('date'))],
-  ['item_label', 'item label', 'What a thing the service is done to is called', text],
+  ['item_label', 'word for an item', 'What a thing the service is done to is called', text],
+  ['booking_label', 'word for a booking', 'What a booking is called: a visit, an appointment', text],
 );
 
 export const MEMBER = stored(

@@ -28,8 +28,14 @@ export function bookingOfInvoice(
     const before = bookings.filter(
       (booking) => booking.starts_at && dayAt(startOf(booking), book.zone) <= issued,
     );
-    const last = choice(before.at(-1), `the last visit ${whose} before the invoice`, bookings);
-    return last ?? choice(bookings[0], `the first visit ${whose} after the invoice`, bookings);
+    const last = choice(
+      before.at(-1),
+      `the last ${book.words.booking} ${whose} before the invoice`,
+      bookings,
+    );
+    return (
+      last ?? choice(bookings[0], `the first ${book.words.booking} ${whose} after the invoice`, bookings)
+    );
   };
   return (
     fromOwner(alive(book.ofProject(project).bookings), 'for the project') ??
@@ -45,9 +51,17 @@ function nextElseLatest(
   const next = book.nextOf(bookings);
   if (next) {
     const coming = bookings.filter((booking) => startOf(booking) >= book.now);
-    return choice(next, `${rank('next', coming, 'coming visit', 'coming visits')} ${whose}`, bookings);
+    return choice(
+      next,
+      `${rank('next', coming, `coming ${book.words.booking}`, `coming ${book.words.bookings}`)} ${whose}`,
+      bookings,
+    );
   }
-  return choice(bookings.at(-1), `${rank('latest', bookings, 'visit', 'visits')} ${whose}`, bookings);
+  return choice(
+    bookings.at(-1),
+    `${rank('latest', bookings, book.words.booking, book.words.bookings)} ${whose}`,
+    bookings,
+  );
 }
 
 function alive(bookings: readonly BookingData[]): BookingData[] {

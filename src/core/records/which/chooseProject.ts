@@ -9,7 +9,7 @@ export function projectOf(book: RecordBook, client: ClientData | undefined): Cho
     .map((project) => ({ project, next: book.nextOf(book.ofProject(project).bookings) }))
     .filter(({ next }) => next)
     .sort((a, b) => startOf(a.next!) - startOf(b.next!))[0];
-  if (soonest) return choice(soonest.project, 'the project with the next visit', projects);
+  if (soonest) return choice(soonest.project, `the project with the next ${book.words.booking}`, projects);
   const going = projects.filter(({ status }) => status !== 'finished' && status !== 'cancelled');
   if (going.length) {
     return choice(going.at(-1), rank('newest', going, 'project under way', 'projects under way'), projects);

@@ -1,5 +1,5 @@
 import type { RecordKind, StartingKind } from '../recordKind';
-import type { ClientData, ContactData, PersonData, ProjectData } from '../recordsFile';
+import type { BookingData, ClientData, ContactData, PersonData, ProjectData } from '../recordsFile';
 import type { RecordBook } from '../recordBook';
 import { choice, type Choice } from './choice';
 
@@ -34,6 +34,33 @@ export function recipientOf(
     take(using('main'), 'the main contact') ??
     take(contacts[0], contacts.length === 1 ? 'the only contact' : 'the first contact') ??
     choice(itself, book.clients.has(client.key) ? 'the client' : 'whoever asked', all)
+  );
+}
+
+/**
+ * Whom a letter to a partner or a member goes to: a partner of the project; the member who comes, else whoever is
+ * responsible. Never to a client: undefined where the records name nobody, and the writer chooses.
+ */
+export function colleagueOf(
+  book: RecordBook,
+  kind: 'partner' | 'member',
+  { client, project, booking }: { client?: ClientData; project?: ProjectData; booking?: BookingData },
+): Choice<Recipient> | undefined {
+  const all = [...(kind === 'partner' ? book.partners : book.members).values()].map((data): Recipient => ({
+    kind,
+    data,
+  }));
+  const take = (key: string | undefined, reason: string) =>
+    choice(
+      all.find(({ data }) => data.key === key),
+      reason,
+      all,
+    );
+  if (kind === 'partner') return take(project?.partners?.[0], 'the project’s first partner');
+  return (
+    take(booking?.member, 'who comes') ??
+    take(project?.responsible, 'responsible for the project') ??
+    take(client?.responsible, 'responsible for the client')
   );
 }
 

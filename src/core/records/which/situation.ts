@@ -13,7 +13,7 @@ import { choice, type Choice } from './choice';
 import { bookingOf, bookingOfInvoice } from './chooseBooking';
 import { invoiceOf } from './chooseInvoice';
 import { projectOf } from './chooseProject';
-import { copiesOf, recipientOf, type Recipient } from './chooseRecipient';
+import { colleagueOf, copiesOf, recipientOf, type Recipient } from './chooseRecipient';
 
 /** The record a message is written from. */
 export interface StartingPoint {
@@ -28,6 +28,8 @@ export interface StartingPoint {
 export interface Wishes {
   sender: MemberData;
   recipients?: readonly Recipient[];
+  /** whom the letter is for; absent: the client */
+  writtenTo?: 'client' | 'partner' | 'member';
   project?: string;
   booking?: string;
   invoice?: string;
@@ -62,7 +64,14 @@ export function situationFrom(book: RecordBook, start: StartingPoint, wishes: Wi
   const records = follow(book, start, wishes);
   if (!records) return undefined;
   const client = records.client?.record;
-  const byRule = recipientOf(book, start.kind, client, records.project?.record);
+  const toClient = (wishes.writtenTo ?? 'client') === 'client';
+  const byRule = toClient
+    ? recipientOf(book, start.kind, client, records.project?.record)
+    : colleagueOf(book, wishes.writtenTo as 'partner' | 'member', {
+        client,
+        project: records.project?.record,
+        booking: records.booking?.record,
+      });
   const wished = wishes.recipients?.map((record): Choice<Recipient> => ({
     record,
     reason: 'chosen for this letter',
@@ -76,7 +85,7 @@ export function situationFrom(book: RecordBook, start: StartingPoint, wishes: Wi
     sender: wishes.sender,
     ...records,
     recipients,
-    copies: copiesOf(start.kind, client).filter((contact) => !addressed.has(contact)),
+    copies: toClient ? copiesOf(start.kind, client).filter((contact) => !addressed.has(contact)) : [],
   };
 }
 
@@ -93,7 +102,13 @@ function follow(book: RecordBook, start: StartingPoint, wishes: Wishes): Followe
     case 'booking':
       return fromBooking(
         book,
-        startingRecord(book, 'bookings', start.key, wishes.booking, 'the visit you started from'),
+        startingRecord(
+          book,
+          'bookings',
+          start.key,
+          wishes.booking,
+          `the ${book.words.booking} you started from`,
+        ),
         wishes,
       );
     case 'project': {
@@ -149,8 +164,11 @@ function fromBooking(
 ): Followed | undefined {
   if (!start) return undefined;
   const booking = start.record;
-  const client = clientOf(book, booking.client, 'the visit’s client');
-  const project = choice(book.projects.get(wishes.project ?? booking.project ?? ''), 'the visit’s project');
+  const client = clientOf(book, booking.client, `the ${book.words.booking}’s client`);
+  const project = choice(
+    book.projects.get(wishes.project ?? booking.project ?? ''),
+    `the ${book.words.booking}’s project`,
+  );
   const invoice = invoiceOf(book, project?.record, client?.record);
   return {
     client,

@@ -3,7 +3,11 @@ import { STARTING_POINTS } from '../../records/recordKind';
 import type { Line } from '../document';
 import { didYouMean } from '../../problems/nearest';
 import type { Place, PlaceFinder, Places, Problem } from '../../problems/problem';
-import type { TemplateHead } from '../template';
+import { WRITTEN_TO, type TemplateHead } from '../template';
+import { ACTS } from '../acts';
+import { lex, TagError } from '../tags/lexer';
+import { readCondition } from '../tags/readCondition';
+import type { Condition } from '../tags/step';
 import { readLine } from '../text/readLine';
 
 /** One key of the front matter: its value as written, with places. */
@@ -80,12 +84,16 @@ function findUnquotedTags(yaml: string): number[] {
 
 const REQUIRED = ['name', 'group', 'starts from', 'subject'] as const;
 const OPTIONAL = [
+  'written to',
   'from',
   'reply to',
   'copy',
   'blind copy',
   'attach',
   'signature',
+  'letterhead',
+  'fits when',
+  'action',
   'language',
   'note',
   'resting',
@@ -142,12 +150,16 @@ export function readHead(
     group: text('group') ?? '',
     startsFrom,
     subject: line('subject') ?? [],
+    writtenTo: oneOf('written to', WRITTEN_TO),
     from: oneOf('from', ['writer', 'responsible', 'house']),
     replyTo: line('reply to'),
     copy: line('copy'),
     blindCopy: line('blind copy'),
     attach: attachOf(known.get('attach')),
     signature: text('signature'),
+    letterhead: oneOf('letterhead', ['yes', 'none']) === 'none' ? 'none' : undefined,
+    fitsWhen: conditionOf(known.get('fits when')),
+    action: actionOf(text('action'), known.get('action')),
     language,
     note: text('note'),
     resting: oneOf('resting', ['yes', 'no']) === 'yes' || undefined,
@@ -161,6 +173,35 @@ export function readHead(
 
   function lineOf(entry: FrontEntry): Line {
     return readLine(textOf(entry), placesIn(entry), places, problems);
+  }
+
+  /** A condition as in an only-when, over what the template starts from. */
+  function conditionOf(entry: FrontEntry | undefined): Condition | undefined {
+    const source = entry && textOf(entry);
+    if (!source?.trim()) return undefined;
+    const at = placesIn(entry!);
+    try {
+      const condition = readCondition(lex(source), source.length, { steps: true });
+      places.set(condition, at.place(0));
+      return condition;
+    } catch (error) {
+      if (!(error instanceof TagError)) throw error;
+      report(at.place(error.at), error.message);
+      return undefined;
+    }
+  }
+
+  /** "invoice sent", or "invoice sent, first". */
+  function actionOf(source: string | undefined, entry: FrontEntry | undefined): TemplateHead['action'] {
+    if (source === undefined) return undefined;
+    const [, words = source, first] = /^(.*?)\s*(,\s*first)?$/.exec(source) ?? [];
+    const act = ACTS.find((one) => one === words);
+    if (act) return { act, first: first !== undefined };
+    report(
+      lines.place(entry!.at),
+      `“action” is one of ${ACTS.join(', ')}, not “${words}”.${didYouMean(words, ACTS)}`,
+    );
+    return undefined;
   }
 
   function attachOf(entry: FrontEntry | undefined): string[] | undefined {

@@ -1,6 +1,7 @@
 import { stringify } from 'yaml';
 import type { Line } from '../document';
 import type { Passage, Template, TemplateHead } from '../template';
+import { printCondition } from '../tags/printTag';
 import { printLine } from './printLine';
 import { printMarkdown } from './printMarkdown';
 
@@ -23,12 +24,16 @@ function printHead(head: TemplateHead): string {
     ...text('group', head.group),
     ...text('starts from', head.startsFrom),
     ...text('subject', line(head.subject)),
+    ...text('written to', head.writtenTo),
     ...text('from', head.from),
     ...text('reply to', line(head.replyTo)),
     ...text('copy', line(head.copy)),
     ...text('blind copy', line(head.blindCopy)),
     ...(head.attach ? [`attach: [${head.attach.map((name) => scalar(name, true)).join(', ')}]\n`] : []),
     ...text('signature', head.signature),
+    ...text('letterhead', head.letterhead),
+    ...text('fits when', head.fitsWhen && printCondition(head.fitsWhen)),
+    ...text('action', head.action && `${head.action.act}${head.action.first ? ', first' : ''}`),
     ...text('language', head.language),
     ...text('note', head.note),
     ...yes('resting', head.resting),

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { inWords } from '../../problems/problem';
 import { readPassage, readTemplate } from './readTemplate';
+import { printTemplate } from './printTemplate';
 
 const HEAD = '---\nname: A\ngroup: G\nstarts from: client\nsubject: S\n---\n';
 const problems = (source: string) => readTemplate(source, 't.md').problems.map(inWords);
@@ -243,6 +244,59 @@ describe('a passage', () => {
   it('has no other key', () => {
     expect(readPassage('---\ngroup: X\n---\n', 'a.md', 'a').problems.map(inWords)).toEqual([
       'a.md:2:1: The head of a passage has a name and nothing else, not “group”.',
+    ]);
+  });
+});
+
+describe('a tag that cannot be read', () => {
+  const read = (body: string) =>
+    readTemplate(
+      `---\nname: A\ngroup: G\nstarts from: invoice\nsubject: x\n---\n${body}`,
+      't.md',
+    ).problems.map(({ line, message }) => `${line}: ${message}`);
+
+  it('does not make its partner one that closes nothing', () => {
+    expect(read('{{#invoice.lines | frist 3}}\nx\n{{/invoice.lines}}')).toEqual([
+      '7: There is no step “frist 3”.',
+    ]);
+    expect(read('{{#when invoice.total ovr 3}}\nx\n{{/when}}')).toHaveLength(1);
+    expect(read('{{#invoice.lines}}\nx\n{{/invoice.lines | first 3}}')).toHaveLength(1);
+  });
+
+  it('is none that is too long', () => {
+    expect(read(`{{client.name | or "${'x'.repeat(3000)}"}}`)).toEqual([
+      '7: This tag is longer than 2000 characters.',
+    ]);
+  });
+});
+
+describe('the head', () => {
+  const head = `name: A
+group: G
+starts from: project
+subject: x
+written to: partner
+from: house
+letterhead: none
+fits when: project.status is "active" and project.value over £100
+action: job finished, first
+`;
+  it('says whom, from whom, when and for which act, and is written as it is read', () => {
+    const { value } = readTemplate(`---\n${head}---\nx\n`, 't.md');
+    expect(value?.head).toMatchObject({ writtenTo: 'partner', from: 'house', letterhead: 'none' });
+    expect(value?.head.action).toEqual({ act: 'job finished', first: true });
+    expect(printTemplate(value!)).toBe(`---\n${head}---\nx\n`);
+  });
+
+  it('tells what is wrong with it at its place', () => {
+    const text =
+      '---\nname: A\ngroup: G\nstarts from: project\nsubject: x\nfits when: project.status os "a"\naction: job finishd\nwritten to: everyone\n---\nx';
+    expect(
+      readTemplate(text, 't.md').problems.map(({ line, column, message }) => `${line}:${column}: ${message}`),
+    ).toEqual([
+      expect.stringMatching(/^6:27: “os” is no comparison/),
+      expect.stringMatching(/^7:1: “action” is one of .*Did you mean “job finished”\?$/),
+      expect.stringMatching(/^8:13: “written to” is one of client, partner, member/),
     ]);
   });
 });

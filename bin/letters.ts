@@ -1,0 +1,43 @@
+import path from 'node:path';
+import { demonstrationDesk } from '../src/server/demonstrationDesk';
+import { everyLetter, type WrittenLetter } from './letters/everyLetter';
+import { stumblesOf } from './letters/rulesOfEnglish';
+
+// Whoever reads may stop early, as “head” does.
+process.stdout.on('error', (error: NodeJS.ErrnoException) => process.exit(error.code === 'EPIPE' ? 0 : 1));
+
+// npm run letters -- ["Name of a template" [record:KEY]]: the demonstration's letters. Without a name all of them are
+// read, and what a rule finds is listed; the exit code tells whether there was anything.
+const [name, record] = process.argv.slice(2);
+const desk = await demonstrationDesk(path.resolve('src/data/demonstration'), Date.now());
+if (name) {
+  for (const letter of everyLetter(desk)) {
+    const from = `${letter.start.kind}:${letter.start.key}`;
+    if (letter.template !== name || (record !== undefined && record !== from)) continue;
+    console.log(
+      `${heading(letter)}\n${letter.marks.map(({ kind, message }) => `(${kind}: ${message})\n`).join('')}`,
+    );
+    console.log(`${letter.subject}\n\n${letter.text}\n`);
+  }
+} else {
+  const counts = { fitting: 0, others: 0, found: 0 };
+  for (const letter of everyLetter(desk)) {
+    counts[letter.fitting ? 'fitting' : 'others']++;
+    // What the proof keeps from going unread is told by the proof.
+    const told = letter.marks.length > 0;
+    const english = letter.language === undefined || letter.language.startsWith('en');
+    for (const { rule, words } of english ? stumblesOf(letter.subject, letter.text) : []) {
+      if (told && rule === 'nothing owed') continue;
+      counts.found++;
+      console.log(`${heading(letter)}: ${rule}: … ${words} …`);
+    }
+  }
+  console.log(
+    `${counts.fitting} fitting letters and ${counts.others} others were read, ${counts.found} stumbles found.`,
+  );
+  process.exitCode = counts.found ? 1 : 0;
+}
+
+function heading({ template, start, fitting }: WrittenLetter): string {
+  return `${template}, ${start.kind}:${start.key}${fitting ? '' : ' (not offered as fitting)'}`;
+}

@@ -1,0 +1,167 @@
+import { describe, expect, it } from 'vitest';
+import type { RecordsFile } from '../records/recordsFile';
+import { SAMPLE } from '../fill/test/fillSample';
+import { readTemplate } from '../template/text/readTemplate';
+import { proofLetter } from '../writing/proofLetter';
+import { WritingDesk } from '../writing/writingDesk';
+import type { Choices } from '../writing/letter';
+
+interface Given {
+  from?: 'invoice:K-101' | 'booking:b1' | 'project:p1';
+  head?: string;
+  records?: Partial<RecordsFile>;
+  choices?: Partial<Choices>;
+}
+
+/** What the proof says of a letter from the sample's records. */
+function marksOf(
+  body: string,
+  { from = 'invoice:K-101', head = '', records, choices }: Given = {},
+): string[] {
+  const [kind, key] = from.split(':') as ['invoice', string];
+  const source = `---\nname: T\ngroup: G\nstarts from: ${kind}\nsubject: S\n${head}---\n${body}`;
+  const { value, problems } = readTemplate(source, 't.md');
+  if (!value) throw new Error(JSON.stringify(problems));
+  const desk = new WritingDesk({
+    records: { ...SAMPLE, ...records },
+    now: Date.parse('2026-03-02T09:00:00Z'),
+    templates: [{ ...value, key: 't', version: 1 }],
+    passages: [],
+    member: 'imke',
+  });
+  const filled = desk.fill({ kind, key }, { template: 't', answers: {}, ...choices });
+  if (!filled) throw new Error(JSON.stringify(desk.compile('t')));
+  return proofLetter(filled.document, filled).marks.map((mark) => `${mark.kind}: ${mark.message}`);
+}
+
+const invoice = (more: object) => ({ invoices: [{ ...SAMPLE.invoices![0]!, ...more }] });
+const booking = (more: object) => ({ bookings: [{ ...SAMPLE.bookings![0]!, ...more }] });
+const client = (more: object) => ({ clients: [{ ...SAMPLE.clients![0]!, ...more }] });
+
+it('nothing is in the way of a letter in order', () => {
+  expect(marksOf('Hello {{recipient.greeting_name}}, {{invoice.balance}} is open.')).toEqual([]);
+});
+
+describe('a letter that contradicts the records', () => {
+  it.each([
+    [
+      'a cancelled visit',
+      'on {{booking.starts_at}}',
+      'booking:b1',
+      booking({ status: 'cancelled' }),
+      'The tuning visit, Tuesday 3 March at 09:30, is cancelled',
+    ],
+    [
+      'a void invoice',
+      'here is {{invoice.number}}',
+      'invoice:K-101',
+      invoice({ status: 'void' }),
+      'Invoice K-101 is void',
+    ],
+    [
+      'a draft',
+      'here is {{invoice.number}}',
+      'invoice:K-101',
+      invoice({ status: 'draft' }),
+      'Invoice K-101 is still a draft',
+    ],
+    [
+      'a cancelled project',
+      'the {{project.title}} is done',
+      'project:p1',
+      { projects: [{ ...SAMPLE.projects![0]!, status: 'cancelled' }] },
+      'The project “restoration” is cancelled',
+    ],
+    [
+      'nothing owed',
+      '{{invoice.balance}} has not reached us',
+      'invoice:K-101',
+      invoice({ payments: [{ amount: 123450 }] }),
+      'Nothing is left to pay of invoice K-101, and the letter says “£0.00”.',
+    ],
+  ] as const)('%s', (_, body, from, records, message) => {
+    expect(marksOf(body, { from, records: records as Partial<RecordsFile> }).join()).toContain(
+      `query: ${message}`,
+    );
+  });
+
+  it('is let stand by its writer, and not asked again', () => {
+    const records = invoice({ status: 'void' });
+    const stets = ['called off invoice:K-101'];
+    expect(marksOf('{{invoice.number}}', { records })).toHaveLength(1);
+    expect(marksOf('{{invoice.number}}', { records, choices: { stets } })).toEqual([]);
+  });
+
+  it('says nothing of a record that the letter does not name', () => {
+    expect(
+      marksOf('thank you', { from: 'invoice:K-101', records: booking({ status: 'cancelled' }) }),
+    ).toEqual([]);
+  });
+});
+
+it('a template that is meant for another moment is a query', () => {
+  const head = 'fits when: invoice.is_overdue and invoice.days_overdue at least 14\n';
+  expect(marksOf('x', { head })).toEqual([]);
+  expect(marksOf('x', { head, records: invoice({ due_on: '2026-03-01' }) })).toEqual([
+    'query: “T” is not meant for this invoice as it stands. Read it well, or choose another template.',
+  ]);
+});
+
+describe('what a template attaches', () => {
+  const head = 'attach: [invoice pdf, Price list.pdf]\n';
+  it('is a stop until it is left out', () => {
+    expect(marksOf('it is enclosed', { head })).toEqual([
+      'stop: The invoice as PDF cannot be attached yet. Leave it out, and read whether the letter speaks of it.',
+      'stop: “Price list.pdf” cannot be attached yet. Leave it out, and read whether the letter speaks of it.',
+    ]);
+    expect(marksOf('x', { head, choices: { leftOut: ['invoice pdf', 'Price list.pdf'] } })).toEqual([]);
+  });
+});
+
+describe('addresses', () => {
+  it('two in one field are a stop', () => {
+    expect(marksOf('x', { records: client({ email: 'a@x.example, b@x.example' }) })).toEqual([
+      'stop: “a@x.example, b@x.example” (To) is not one email address. Mend it where it is kept, or choose another person.',
+    ]);
+  });
+
+  it('that no record knows are a query, those of the house are not', () => {
+    const head =
+      "copy: 'someone@elsewhere.example, imke@larkfield.example'\nreply to: '{{business.email}}'\n";
+    expect(marksOf('x', { head })).toEqual([
+      'query: A copy goes to someone@elsewhere.example: nobody on record has this address.',
+    ]);
+  });
+
+  it('nobody can answer a letter from nowhere', () => {
+    const records = { business: { name: 'L' }, members: [{ key: 'imke', full_name: 'Imke' }] };
+    expect(marksOf('x', { records })[0]).toBe(
+      'stop: Imke has no email address to write from. Add one, or the business’s own.',
+    );
+  });
+});
+
+describe('a letter to a partner', () => {
+  const head = 'written to: partner\n';
+  const partners = [
+    { key: 'mover', name: 'Gantry & Rill', given_name: 'Barnaby', email: 'yard@gantry.example' },
+    { key: 'keys', name: 'Whitlow Key Makers', email: 'bench@whitlow.example' },
+  ];
+
+  it('never goes to the client unasked', () => {
+    expect(marksOf('x', { head, from: 'project:p1', records: { partners } })).toEqual([
+      'stop: There is nobody to write to. Choose the partner it goes to.',
+    ]);
+  });
+
+  it('goes to the project’s partner', () => {
+    const projects = [{ ...SAMPLE.projects![0]!, partners: ['keys'] }];
+    expect(marksOf('x', { head, from: 'project:p1', records: { partners, projects } })).toEqual([]);
+  });
+});
+
+it('an answer below nothing is a query', () => {
+  expect(marksOf('{{? Hours : number}}', { choices: { answers: { Hours: '-3' } } })).toEqual([
+    'query: “Hours” is below nothing: -3.',
+  ]);
+});
