@@ -41,7 +41,9 @@ export async function RecordRoute({
   const key = keyFrom(segment);
   return (
     <RecordPaper from={`${kind}:${key}`} back={back} view={found.view} letters={letters}>
-      {found.payable && <PaymentForm key={found.payable.version} invoice={key} {...found.payable} />}
+      {kind === 'invoice' && (
+        <PaymentForm invoice={key} {...(found.payable ? { payable: found.payable } : {})} />
+      )}
     </RecordPaper>
   );
 }

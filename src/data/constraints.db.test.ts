@@ -108,7 +108,7 @@ describe('the database refuses', () => {
     ],
     [
       'two templates of one name',
-      "update template set name = 'VISIT TOMORROW' where key = 'visit-confirmed'",
+      "update template set name = 'VISIT COMING UP' where key = 'visit-confirmed'",
       'template_name',
     ],
     [

@@ -17,6 +17,7 @@ import type { CurrentMember } from './currentMember';
 export interface FactsForWriting extends WritingFacts {
   groups: { key: string; name: string; initial: string; tint: string; templates: string[] }[];
   letters: PastLetter[];
+  business: string;
 }
 
 /** Undefined: there is no such record. */
@@ -44,6 +45,7 @@ export async function factsForWriting(
     templates: templates.map(({ group_id: _, ...template }) => template),
     passages,
     member: key,
+    business: business_id,
     groups: [
       ...groups.map((group) => ({
         key: group.key,

@@ -11,7 +11,7 @@ import { listBookings, listClients, listEnquiries, listInvoices, listProjects } 
 import { listStarts } from './listStarts';
 import { post } from './post';
 import { recordPage } from './recordPage';
-import { recordPayment } from './recordPayment';
+import { recordPayment, undoPayment } from './recordPayment';
 import { showLetters } from './showLetters';
 import { templateInPencil } from './templateInPencil';
 import { today } from './today';
@@ -177,9 +177,20 @@ it('a payment is written down once, and not over somebody else’s', async () =>
   const payment = { amount: 100, paid_on: '2026-11-25', method: 'cash' };
   const { version } = (await recordPage(imke, { kind: 'invoice', key: 'LPC-1052' }))!.payable!;
   const both = await Promise.all([1, 2].map(() => recordPayment(imke, 'LPC-1052', version, payment)));
-  expect(both.sort()).toEqual(['overtaken', 'recorded']);
-  expect(await recordPayment(imke, 'LPC-9999', 1, payment)).toBe('gone');
-  expect(await recordPayment(imke, 'LPC-1060', 1, payment)).toBe('overtaken');
+  expect(both.map(({ result }) => result).sort()).toEqual(['overtaken', 'recorded']);
+  const invoice = { version: version + 1, position: 0 };
+  expect(both).toContainEqual({ result: 'recorded', invoice });
+  // More than is open is asked about; what was written down can be taken away while nothing else was done.
+  const much = { ...payment, amount: 99_999_900 };
+  expect(await recordPayment(imke, 'LPC-1052', version + 1, much)).toEqual({ result: 'more', open: 9500 });
+  expect(await undoPayment(imke, 'LPC-1052', { ...invoice, version })).toBe(false);
+  expect(await undoPayment(imke, 'LPC-1052', invoice)).toBe(true);
+  expect((await recordPage(imke, { kind: 'invoice', key: 'LPC-1052' }))!.payable!.open).toBe('96.00');
+  expect((await recordPayment(imke, 'LPC-1052', version + 2, much, true)).result).toBe('recorded');
+  const again = { version: version + 3, position: 0 };
+  expect(await undoPayment(imke, 'LPC-1052', again)).toBe(true);
+  expect(await recordPayment(imke, 'LPC-9999', 1, payment)).toEqual({ result: 'gone' });
+  expect(await recordPayment(imke, 'LPC-1060', 1, payment)).toEqual({ result: 'overtaken' });
 });
 
 it('members are offered in a demonstration only', async () => {

@@ -63,13 +63,14 @@ export async function sendLetter(member: CurrentMember, letter: LetterToSend): P
   if (!filled) return { result: 'gone', what: 'template' };
   const changed = changedFacts(letter.facts, filled, letter.document);
   if (changed.length) return { result: 'changed', changed };
-  const { marks, signatureAt = null, ...words } = proofLetter(letter.document, filled);
+  const { marks, addressing: _, signatureAt = null, ...words } = proofLetter(letter.document, filled);
   const written = {
     ...words,
     signature_at: signatureAt,
     language: languageOf(filled.template, filled.situation.book),
   };
-  const stops = marks.filter(({ kind }) => kind === 'stop').map(({ message }) => message);
+  // A query that was let stand is none any more.
+  const stops = marks.map(({ message }) => message);
   if (stops.length) return { result: 'stopped', stops };
   const goesAt = new Date(Date.now() + TAKE_BACK);
   try {

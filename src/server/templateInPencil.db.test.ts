@@ -37,7 +37,7 @@ it('the templates stand under their groups, in order', async () => {
 
 it('one that has lost its group is not lost, one in the trash is', async () => {
   await database.sequelize.query("update template set group_id = null where key = 'short-note'");
-  await database.sequelize.query("update template set deleted_at = now() where key = 'visit-tomorrow'");
+  await database.sequelize.query("update template set deleted_at = now() where key = 'visit-coming-up'");
   const groups = await templatesByGroup(imke);
   expect(groups.at(-1)).toMatchObject({ name: 'Without a group', templates: [{ name: 'Short note' }] });
   expect(groups[1]?.templates).toHaveLength(6);

@@ -14,6 +14,7 @@ export default async function PostLayout({ children }: { children: ReactNode }) 
     <Shell member={member}>
       <PostIndex
         entries={letters.map(letterEntry)}
+        owner={`${member.business_id} ${member.key}`}
         going={letters.some(({ status }) => status === 'going')}
       />
       <PageArea>{children}</PageArea>

@@ -45,6 +45,8 @@ export type CopyType =
 export interface CopyAttrs {
   /** the place in the template, as in a filling's ids; absent: written by hand */
   origin?: string;
+  /** written by hand: the place in a template it was written behind, to which it returns */
+  behind?: string;
   /** heading: 1 to 6 */
   level?: number;
   /** list: no blank lines between items */

@@ -1,4 +1,4 @@
-import { holdsWords, type CopyDocument, type CopyNode } from './copyDocument';
+import { eachNode, holdsWords, wordsOf, type CopyDocument, type CopyNode } from './copyDocument';
 import { mergeWords, renewWords, wordsByHand } from './mergeWords';
 import { piecesById } from './values';
 
@@ -35,27 +35,95 @@ function mergeBlocks(
   const [before, after] = [byName(base), byName(theirs)];
   const own = byName(mine);
   // What is the writer's alone stays where it is: after the block it stands behind.
-  const behind = new Map<string | undefined, CopyNode[]>();
-  let anchor: string | undefined;
+  const behindOf = new Map<string | undefined, CopyNode[]>();
+  const places = new Places(mine, own, after);
   for (const [i, block] of mine.entries()) {
     const name = nameOf(block, i);
     const fromTemplate = own.get(name) === block;
-    if (fromTemplate && after.has(name)) anchor = name;
-    else {
-      const was = fromTemplate ? before.get(name) : undefined;
-      const written = was ? byHand(was, block, now) : renewBlock(block, now);
-      if (written) behind.set(anchor, [...(behind.get(anchor) ?? []), written]);
-    }
+    if (fromTemplate && after.has(name)) continue;
+    const was = fromTemplate ? before.get(name) : undefined;
+    const written = was ? byHand(was, block, now) : renewBlock(block, now);
+    if (!written) continue;
+    const { anchor, placed } = places.of(written, i);
+    behindOf.set(anchor, [...(behindOf.get(anchor) ?? []), placed]);
   }
-  const merged = [...(behind.get(undefined) ?? [])];
+  const merged = [...(behindOf.get(undefined) ?? [])];
   for (const [name, block] of after) {
     const [was, kept] = [before.get(name), own.get(name)];
     if (kept && was && kept.type === block.type) merged.push(mergeNode(was, kept, block, now));
     else if (kept) merged.push(renewBlock(kept, now));
     else if (!was) merged.push(block);
-    merged.push(...(behind.get(name) ?? []));
+    merged.push(...(behindOf.get(name) ?? []));
   }
   return merged;
+}
+
+/** Where a block of the writer's own goes in a page that has changed. */
+class Places {
+  private readonly names: readonly string[];
+  private readonly byWords: ReadonlyMap<string, string>;
+  /** whether the page is still of the same template */
+  private readonly sameTemplate: boolean;
+  /** the blocks of the template in the page as it stood, with where they stood */
+  private readonly passed: readonly { at: number; name: string; block: CopyNode }[];
+
+  constructor(
+    mine: readonly CopyNode[],
+    own: ReadonlyMap<string, CopyNode>,
+    private readonly after: ReadonlyMap<string, CopyNode>,
+  ) {
+    this.names = [...after.keys()];
+    this.byWords = new Map(
+      [...after].flatMap(([name, block]) => (wordsOf(block).trim() ? [[wordsOf(block), name]] : [])),
+    );
+    this.passed = mine.flatMap((block, at) => {
+      const name = nameOf(block, at);
+      return own.get(name) === block ? [{ at, name, block }] : [];
+    });
+    this.sameTemplate = this.passed.some(({ name, block }) => !isPlaced(block) && after.has(name));
+  }
+
+  /**
+   * What it goes behind (undefined: the top), and the block as it is kept: where it came from, if that is there again;
+   * beside the words it stood beside; else at the end, before the signature.
+   */
+  of(block: CopyNode, at: number): { anchor: string | undefined; placed: CopyNode } {
+    const home = block.attrs?.behind;
+    if (home !== undefined && this.after.has(home)) return { anchor: home, placed: behind(block, undefined) };
+    const before = this.passed.filter((one) => one.at < at);
+    const previous = before.at(-1);
+    if (!previous || this.after.has(previous.name)) return { anchor: previous?.name, placed: block };
+    return {
+      anchor: this.beside(before, at),
+      placed: home === undefined && !block.attrs?.origin ? behind(block, previous.name) : block,
+    };
+  }
+
+  private beside(before: Places['passed'], at: number): string | undefined {
+    const again = ({ name, block }: { name: string; block: CopyNode }) =>
+      this.after.has(name) ? name : this.byWords.get(wordsOf(block));
+    const previous = again(before.at(-1)!);
+    if (previous !== undefined) return previous;
+    const next = this.passed.find((one) => one.at > at);
+    const following = next && again(next);
+    if (following !== undefined) return this.names[this.names.indexOf(following) - 1];
+    if (this.sameTemplate) return before.findLast(({ name }) => this.after.has(name))?.name;
+    const signed = [...this.after.values()].findLastIndex(isSigned);
+    return this.names[(signed < 0 ? this.names.length : signed) - 1];
+  }
+}
+
+/** The block with the place it is to return to. */
+function behind(block: CopyNode, home: string | undefined): CopyNode {
+  const { behind: _, ...attrs } = block.attrs ?? {};
+  const kept = home === undefined ? attrs : { ...attrs, behind: home };
+  const { attrs: __, ...rest } = block;
+  return Object.keys(kept).length ? { ...rest, attrs: kept } : rest;
+}
+
+function isSigned(block: CopyNode): boolean {
+  for (const node of eachNode(block)) if (node.marks?.some(({ type }) => type === 'signature')) return true;
+  return false;
 }
 
 /** Of a block that is no longer in the letter, what its writer put into it; undefined when that is nothing. */

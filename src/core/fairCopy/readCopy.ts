@@ -101,6 +101,7 @@ function readNode(
 function readAttrs(type: CopyType, given: Record<string, unknown>): CopyAttrs {
   const attrs: CopyAttrs = {};
   if (given.origin) attrs.origin = text(given.origin);
+  else if (given.behind) attrs.behind = text(given.behind);
   switch (type) {
     case 'heading':
       attrs.level = Math.min(6, Math.max(1, whole(given.level) ?? 1));

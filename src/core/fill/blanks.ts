@@ -25,6 +25,9 @@ export function definitionKey({ answer, default: preset }: Blank): string {
   return JSON.stringify([answer ?? { kind: 'text' }, preset ?? null]);
 }
 
+const EARLIEST = readDay('1900-01-01')!;
+const LATEST = readDay('2199-12-31')!;
+
 /** Reads an answer as its type; a message says what was expected when it does not fit. */
 export function readAnswer(
   text: string,
@@ -48,7 +51,10 @@ export function readAnswer(
     }
     case 'date': {
       const value = readDay(trimmed);
-      return value === undefined ? { expected: 'a date, as 2026-03-31' } : { value };
+      // A year with a digit missing is no date of a letter.
+      return value === undefined || value < EARLIEST || value > LATEST
+        ? { expected: 'a date, as 2026-03-31' }
+        : { value };
     }
     case 'yes/no':
       return trimmed === 'yes' || trimmed === 'no' ? { value: trimmed === 'yes' } : { expected: 'yes or no' };

@@ -62,12 +62,11 @@ function ofPerson(record: string, situation: Situation): Alternatives | undefine
 }
 
 /** Everyone else a letter could go to. */
-export function people({ recipients }: Situation): Alternatives {
+export function people({ recipients, addressable }: Situation): Alternatives {
   const taken = new Set(recipients.map(({ record }) => referenceOf(record)));
-  const all = recipients[0]?.alternatives ?? [];
   return {
     kind: 'person',
-    others: all
+    others: addressable
       .filter((one) => !taken.has(referenceOf(one)))
       .map((one) => other(referenceOf(one), nameRecipient(one), { recipients: [referenceOf(one)] })),
   };

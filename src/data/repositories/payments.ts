@@ -9,25 +9,73 @@ export interface NewPayment {
   method: string | null;
 }
 
-/** Adds a payment to an invoice that is still as it was seen. Gives whether it was. */
+/** The invoice as it is after a change; `position` tells the payment among its payments. */
+export interface ChangedInvoice {
+  version: number;
+  position: number;
+}
+
+export type Adding =
+  { result: 'recorded'; invoice: ChangedInvoice } | { result: 'more'; open: number } | undefined;
+
+/**
+ * Adds a payment to an invoice that is still as it was seen. Undefined: it is not.
+ * @param more whether it may be more than what is open
+ */
 export async function addPayment(
   { sequelize, models, inTransaction }: Database,
   business_id: string,
   key: string,
   version: number,
   payment: NewPayment,
-): Promise<boolean> {
+  more: boolean,
+): Promise<Adding> {
   return inTransaction(async (transaction) => {
-    const [invoice] = await sequelize.query<{ id: string; position: number }>(
-      `update invoice set version = version + 1
+    const [invoice] = await sequelize.query<{ id: string; open: string; position: number }>(
+      `select id,
+         coalesce((select sum(line_amount) from invoice_line
+           where business_id = invoice.business_id and invoice_id = invoice.id), 0)
+         - coalesce((select sum(amount) from payment
+           where business_id = invoice.business_id and invoice_id = invoice.id), 0) as open,
+         (select coalesce(max(position) + 1, 0)::int from payment
+           where business_id = invoice.business_id and invoice_id = invoice.id) as position
+       from invoice
        where business_id = $business_id and key = $key and version = $version and status = 'sent'
-       returning id, (select coalesce(max(position) + 1, 0)::int from payment
-         where payment.business_id = invoice.business_id and payment.invoice_id = invoice.id) as position`,
+       for update of invoice`,
       { bind: { business_id, key, version }, type: QueryTypes.SELECT, transaction },
     );
-    if (!invoice) return false;
+    if (!invoice) return undefined;
     const { id: invoice_id, position } = invoice;
+    const open = Number(invoice.open);
+    if (payment.amount > open && !more) return { result: 'more', open };
     await models.payment.create({ business_id, invoice_id, position, ...payment }, { transaction });
-    return true;
+    await models.invoice.increment('version', { where: { business_id, id: invoice_id }, transaction });
+    return { result: 'recorded', invoice: { version: version + 1, position } };
+  });
+}
+
+/** Takes a payment away again, while nothing else has been done with the invoice. Gives whether it was. */
+export async function removePayment(
+  { models, inTransaction }: Database,
+  business_id: string,
+  key: string,
+  { version, position }: ChangedInvoice,
+): Promise<boolean> {
+  return inTransaction(async (transaction) => {
+    const found = (await models.invoice.findOne({
+      attributes: ['id'],
+      where: { business_id, key, version },
+      lock: true,
+      raw: true,
+      transaction,
+    })) as unknown as { id: string } | null;
+    if (!found) return false;
+    const removed = await models.payment.destroy({
+      where: { business_id, invoice_id: found.id, position },
+      transaction,
+    });
+    if (removed)
+      await models.invoice.increment('version', { where: { business_id, id: found.id }, transaction });
+    return removed > 0;
   });
 }

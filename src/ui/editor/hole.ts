@@ -7,7 +7,12 @@ export const Hole = Node.create<HoleOptions>({
   inline: true,
   group: 'inline',
   atom: true,
-  addOptions: () => ({ blankType: () => ({ kind: 'text' }), answer: () => undefined, choose: () => {} }),
+  addOptions: () => ({
+    blankType: () => ({ kind: 'text' }),
+    answer: () => undefined,
+    answered: () => {},
+    choose: () => {},
+  }),
   addAttributes: () => ({
     id: { default: '', rendered: false },
     kind: { default: 'field', rendered: false },

@@ -5,6 +5,8 @@ export interface HoleOptions {
   blankType: (name: string) => BlankType;
   /** takes an answer; gives what was expected when it does not fit */
   answer: (name: string, typed: string) => string | undefined;
+  /** an answer was given by a key or a press: the next question can be asked */
+  answered: () => void;
   choose: (id: string) => void;
 }
 
@@ -34,23 +36,34 @@ function button(id: string, label: string, { choose }: HoleOptions): HTMLElement
   return element;
 }
 
-function question(name: string, type: BlankType, { answer }: HoleOptions): HTMLElement {
+function question(name: string, type: BlankType, { answer, answered }: HoleOptions): HTMLElement {
   const field = type.kind === 'choice' || type.kind === 'yes/no' ? choices(name, type) : input(name, type);
   field.className = 'hole-question';
   field.setAttribute('aria-label', name);
   let given = '';
-  const take = () => {
-    if (field.value === given || !field.value.trim()) return;
+  // A date that is typed, and a choice gone through by keys, are whole before they are: they are taken when they are left.
+  let byKeys = false;
+  const take = (): boolean => {
+    if (field.value === given || !field.value.trim()) return false;
     given = field.value;
     const expected = answer(name, field.value);
     field.setAttribute('aria-invalid', String(expected !== undefined));
     field.title = expected ? `Write ${expected}.` : '';
+    return expected === undefined;
   };
-  field.addEventListener('change', take);
+  field.addEventListener('change', () => {
+    if (!byKeys && take()) answered();
+  });
+  field.addEventListener('blur', () => {
+    byKeys = false;
+    take();
+  });
+  field.addEventListener('pointerdown', () => (byKeys = false));
   field.addEventListener('keydown', (event) => {
+    byKeys = true;
     if ((event as KeyboardEvent).key !== 'Enter') return;
     event.preventDefault();
-    take();
+    if (take()) answered();
   });
   return field;
 }

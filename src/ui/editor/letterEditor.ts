@@ -19,7 +19,8 @@ const History = Extension.create({
   name: 'history',
   addProseMirrorPlugins: () => [history()],
   addKeyboardShortcuts() {
-    const run = (command: typeof undo) => () => command(this.editor.state, this.editor.view.dispatch);
+    // Handled even when there is nothing to undo or redo: another key must not take it up.
+    const run = (command: typeof undo) => () => (command(this.editor.state, this.editor.view.dispatch), true);
     return { 'Mod-z': run(undo), 'Mod-y': run(redo), 'Shift-Mod-z': run(redo) };
   },
 });
@@ -85,8 +86,11 @@ export class LetterEditor {
     if (change) transaction.replaceWith(change.from, change.to, change.content);
     const choices = JSON.stringify(letter.choices);
     if (state.doc.attrs.choices !== choices) transaction.setDocAttribute('choices', choices);
+    if (!transaction.docChanged) return;
+    const back = questionInHand(view.dom);
     // However soon it follows on another, it is undone by itself.
-    if (transaction.docChanged) view.dispatch(closeHistory(transaction));
+    view.dispatch(closeHistory(transaction));
+    back();
   }
 
   /** Opens the notes of places. */
@@ -109,6 +113,22 @@ function contentOf({ document, choices }: Letter) {
   // A page always has a line to write on.
   const blocks = body.length ? body : [{ type: 'paragraph' as const, content: [] }];
   return { type: 'doc', attrs: { choices: JSON.stringify(choices) }, content: [subject!, ...blocks] };
+}
+
+/** Remembers the question that is being answered; what is given goes back to it, with what was typed, where it was made anew. */
+function questionInHand(page: HTMLElement): () => void {
+  const active = document.activeElement;
+  if (!page.contains(active) || !(active instanceof HTMLInputElement || active instanceof HTMLSelectElement))
+    return () => {};
+  const id = active.closest<HTMLElement>('[data-id]')?.dataset.id;
+  const { value } = active;
+  return () => {
+    if (document.activeElement === active || id === undefined) return;
+    const again = page.querySelector<HTMLInputElement>(`[data-id="${CSS.escape(id)}"] .hole-question`);
+    if (!again) return;
+    again.focus();
+    if (value) again.value = value;
+  };
 }
 
 /** The blocks from the first to the last that differ. */

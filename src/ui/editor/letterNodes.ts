@@ -7,7 +7,7 @@ import { alignments } from '../letter/alignments';
  * from is kept in the document, but never in the page's HTML: what is copied and put in elsewhere is the writer's own.
  */
 const hidden = (fallback: unknown = null): Attributes[string] => ({ default: fallback, rendered: false });
-const ORIGIN = { origin: hidden() };
+const ORIGIN = { origin: hidden(), behind: hidden() };
 
 const TEXT_BLOCK = { content: 'inline*', group: 'block', defining: true };
 
@@ -105,18 +105,21 @@ export const LETTER_NODES = [
     group: 'block',
     isolating: true,
     addAttributes: () => ({ ...ORIGIN, align: hidden([]) }),
+    parseHTML: () => [{ tag: 'table', getAttrs: (element) => ({ align: sidesOf(element) }) }],
     renderHTML: ({ node }) => ['table', { class: alignments(node.attrs.align as string[]) }, ['tbody', 0]],
   }),
   Node.create({
     name: 'tableRow',
     content: 'tableCell+',
     addAttributes: () => ({ ...ORIGIN, header: hidden(false) }),
+    parseHTML: () => [{ tag: 'tr', getAttrs: (element) => ({ header: isHeader(element) }) }],
     renderHTML: ({ node }) => ['tr', node.attrs.header ? { class: 'header-row' } : {}, 0],
   }),
   Node.create({
     name: 'tableCell',
     content: 'inline*',
     isolating: true,
+    parseHTML: () => [{ tag: 'td' }, { tag: 'th' }],
     renderHTML: () => ['td', 0],
   }),
   Node.create({
@@ -173,3 +176,15 @@ export const LETTER_NODES = [
     },
   }),
 ];
+
+/** The sides of a pasted table's columns, by the cells of its first row. */
+function sidesOf(table: HTMLElement): (string | null)[] {
+  return [...(table.querySelector('tr')?.children ?? [])].map((cell) => {
+    const side = (cell as HTMLElement).style.textAlign || cell.getAttribute('align');
+    return side === 'right' || side === 'center' ? side : null;
+  });
+}
+
+function isHeader(row: HTMLElement): boolean {
+  return row.children.length > 0 && [...row.children].every(({ tagName }) => tagName === 'TH');
+}

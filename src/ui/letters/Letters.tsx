@@ -1,5 +1,6 @@
 import Link from 'next/link';
 import { LetterState } from './LetterState';
+import { TakeBack } from './TakeBack';
 
 /** A letter as the interface shows it; its day is already in the business's form. */
 export interface ShownLetter {
@@ -14,6 +15,8 @@ export interface ShownLetter {
   /** ISO */
   at: string;
   member: string | null;
+  /** whom it came from, as its reader saw it */
+  from_name: string | null;
   client: string | null;
   client_key: string | null;
   about: { kind: string; key: string; name: string } | null;
@@ -41,6 +44,7 @@ export function Letters({ letters }: { letters: ShownLetter[] }) {
               </Link>
             </h3>
             <p className="letter-text">{letter.text.trim()}</p>
+            {letter.status === 'going' && <TakeBack id={letter.id} going />}
             {letter.reason && letter.status !== 'sent' && <p className="needs-you">{letter.reason}</p>}
           </article>
         </li>
@@ -50,7 +54,9 @@ export function Letters({ letters }: { letters: ShownLetter[] }) {
 }
 
 function whoToWhom(letter: ShownLetter): string {
-  return letter.direction === 'in' ? otherSide(letter) : `${letter.member ?? 'We'} to ${toWhom(letter)}`;
+  return letter.direction === 'in'
+    ? otherSide(letter)
+    : `${letter.from_name || letter.member || 'We'} to ${toWhom(letter)}`;
 }
 
 /** "To Hale Brandreth", "From Oda Hartigan" */

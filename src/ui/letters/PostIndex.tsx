@@ -2,13 +2,14 @@
 
 import { useRouter } from 'next/navigation';
 import { useEffect } from 'react';
+import { BegunHere } from './BegunHere';
 import { RecordIndex, type Entry } from '../records/RecordIndex';
 
 /** While something is going, the list asks again every few seconds. */
 const AGAIN = 3000;
 
 /** What is going, gone or come back, newest first. */
-export function PostIndex({ entries, going }: { entries: Entry[]; going: boolean }) {
+export function PostIndex({ entries, going, owner }: { entries: Entry[]; going: boolean; owner: string }) {
   const router = useRouter();
   useEffect(() => {
     if (!going) return;
@@ -18,6 +19,7 @@ export function PostIndex({ entries, going }: { entries: Entry[]; going: boolean
   return (
     <RecordIndex
       title="Post"
+      kinds={<BegunHere owner={owner} />}
       entries={entries}
       path="/post"
       find="Find a letter"

@@ -12,8 +12,11 @@ export function TakeBack({ id, going }: { id: string; going: boolean }) {
   if (!going) return <p role="status">{words}</p>;
   async function takeBack() {
     const answer = await askServer<{ status?: string }>(`/api/letters/${id}/take-back`, {});
-    if ('offline' in answer) return setWords('There is no connection.');
-    setWords(answer.body.status === 'taken back' ? 'It was taken back.' : 'It is too late: it has gone.');
+    if ('offline' in answer)
+      return setWords('There is no connection: it goes when its time comes. Press again when you are back.');
+    const { status } = answer.body;
+    if (!status) return setWords('The server did not answer: it has not been taken back. Press again.');
+    setWords(status === 'taken back' ? 'It was taken back.' : 'It is too late: it has gone.');
     router.refresh();
   }
   return (

@@ -4,77 +4,129 @@ import { useRouter } from 'next/navigation';
 import { useId, useState, type FormEvent } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
-import { readAmount } from '../../core/money/currency';
+import { decimalString, minorDigits, readAmount } from '../../core/money/currency';
 import { askServer } from '../writing/askServer';
 
 interface Props {
   invoice: string;
-  version: number;
-  currency: string;
-  /** what is still open, as it is typed: "96.00" */
-  open: string;
-  /** ISO */
-  today: string;
+  /** absent when nothing is open */
+  payable?: {
+    version: number;
+    currency: string;
+    /** what is still open, as it is typed: "96.00" */
+    open: string;
+    /** ISO */
+    today: string;
+  };
 }
 
-/** Writes down that an invoice was paid, all of it or a part. */
-export function PaymentForm({ invoice, version, currency, open, today }: Props) {
+interface Payment {
+  amount: number;
+  paid_on: string;
+  method: string;
+}
+
+type Answer =
+  | { result: 'recorded'; invoice: { version: number; position: number } }
+  | { result: 'more'; open: number }
+  | { result?: 'overtaken' | 'gone'; error: string };
+
+const OFFLINE = 'There is no connection. Nothing has been written down.';
+
+/** Writes down that an invoice was paid, all of it or a part; what was written down can be undone. */
+export function PaymentForm({ invoice, payable }: Props) {
   const [problem, setProblem] = useState<string>();
+  /** a payment that is over what is open: asked about before it is written down */
+  const [doubtful, setDoubtful] = useState<Payment>();
+  const [recorded, setRecorded] = useState<{ words: string; undo: { version: number; position: number } }>();
   const [busy, setBusy] = useState(false);
   const problemId = useId();
   const router = useRouter();
+  const path = `/api/invoices/${encodeURIComponent(invoice)}/payments`;
 
-  async function record(event: FormEvent<HTMLFormElement>) {
+  function submit(event: FormEvent<HTMLFormElement>) {
     event.preventDefault();
     const data = new FormData(event.currentTarget);
-    const amount = readAmount(String(data.get('amount')).trim(), currency);
+    const amount = readAmount(String(data.get('amount')).trim(), payable!.currency);
     if (!amount || amount < 0) return setProblem('Write what was paid, as 96 or 96.00.');
+    void record({ amount, paid_on: String(data.get('paid_on')), method: String(data.get('method')) });
+  }
+
+  async function record(payment: Payment, more = false) {
     setBusy(true);
     setProblem(undefined);
-    const answer = await askServer<{ error?: string }>(
-      `/api/invoices/${encodeURIComponent(invoice)}/payments`,
-      {
-        version,
-        amount,
-        paid_on: String(data.get('paid_on')),
-        method: String(data.get('method')),
-      },
-    );
+    setDoubtful(undefined);
+    const answer = await askServer<Answer>(path, { version: payable!.version, ...payment, more });
     setBusy(false);
-    if ('offline' in answer) return setProblem('There is no connection. Nothing has been written down.');
+    if ('offline' in answer) return setProblem(OFFLINE);
+    const { body } = answer;
+    if (body.result === 'more') return setDoubtful(payment);
+    if (body.result !== 'recorded') return setProblem(body.error);
+    const { currency } = payable!;
+    setRecorded({
+      words: `${decimalString(payment.amount, minorDigits(currency))} ${currency} written down.`,
+      undo: body.invoice,
+    });
+    router.refresh();
+  }
+
+  async function undo() {
+    const answer = await askServer<{ error?: string }>(path, recorded!.undo, 'DELETE');
+    if ('offline' in answer) return setProblem('There is no connection. The payment stands as written down.');
     if (answer.body.error) return setProblem(answer.body.error);
+    setRecorded(undefined);
     router.refresh();
   }
 
   return (
-    <details className="payment">
-      <summary>Record a payment</summary>
-      <Form onSubmit={(event) => void record(event)} noValidate>
-        <Form.Group controlId="amount">
-          <Form.Label>Amount</Form.Label>
-          <Form.Control
-            name="amount"
-            inputMode="decimal"
-            defaultValue={open}
-            isInvalid={problem !== undefined}
-            aria-describedby={problemId}
-          />
-        </Form.Group>
-        <Form.Group controlId="paid_on">
-          <Form.Label>Paid on</Form.Label>
-          <Form.Control name="paid_on" type="date" defaultValue={today} />
-        </Form.Group>
-        <Form.Group controlId="method">
-          <Form.Label>How</Form.Label>
-          <Form.Control name="method" defaultValue="bank transfer" />
-        </Form.Group>
-        <Button type="submit" disabled={busy}>
-          Record
-        </Button>
-        <p id={problemId} className="problem" role="alert">
-          {problem}
+    <>
+      {recorded && (
+        <p role="status" className="in-order">
+          {recorded.words}{' '}
+          <button type="button" className="btn btn-link" onClick={() => void undo()}>
+            Undo
+          </button>
         </p>
-      </Form>
-    </details>
+      )}
+      {payable && (
+        <details className="payment" key={payable.version}>
+          <summary>Record a payment</summary>
+          <Form onSubmit={submit} noValidate>
+            <Form.Group controlId="amount">
+              <Form.Label>Amount</Form.Label>
+              <Form.Control
+                name="amount"
+                inputMode="decimal"
+                defaultValue={payable.open}
+                isInvalid={problem !== undefined || doubtful !== undefined}
+                aria-describedby={problemId}
+              />
+            </Form.Group>
+            <Form.Group controlId="paid_on">
+              <Form.Label>Paid on</Form.Label>
+              <Form.Control name="paid_on" type="date" defaultValue={payable.today} />
+            </Form.Group>
+            <Form.Group controlId="method">
+              <Form.Label>How</Form.Label>
+              <Form.Control name="method" defaultValue="bank transfer" />
+            </Form.Group>
+            <Button type="submit" disabled={busy}>
+              Record
+            </Button>
+          </Form>
+        </details>
+      )}
+      <p id={problemId} className="problem" role="alert">
+        {problem}
+        {doubtful && payable && (
+          <>
+            That is more than the {payable.open} {payable.currency} that is open.{' '}
+            <button type="button" className="btn btn-link" onClick={() => void record(doubtful, true)}>
+              Record it all the same
+            </button>
+          </>
+        )}
+      </p>
+    </>
   );
 }

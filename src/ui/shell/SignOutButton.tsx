@@ -1,7 +1,8 @@
 'use client';
 
 import { useState } from 'react';
-import { clearDrafts, countDrafts } from '../writing/drafts';
+import { clearTypedWords } from '../templates/useTypedWords';
+import { clearDrafts, listDrafts } from '../writing/drafts';
 
 /** Signs out and leaves nothing on the device; a letter that was begun there is asked about first. */
 export function SignOutButton() {
@@ -9,7 +10,7 @@ export function SignOutButton() {
   const [failed, setFailed] = useState(false);
 
   async function ask() {
-    if ((await countDrafts()) > 0) setAsking(true);
+    if ((await listDrafts()).length > 0) setAsking(true);
     else await signOut();
   }
 
@@ -17,6 +18,7 @@ export function SignOutButton() {
     const answer = await fetch('/api/session', { method: 'DELETE' }).catch(() => undefined);
     if (!answer?.ok) return setFailed(true);
     await clearDrafts();
+    clearTypedWords();
     window.location.assign('/sign-in');
   }
 

@@ -5,9 +5,12 @@ import { useRouter } from 'next/navigation';
 import { useId, useState, type ReactNode } from 'react';
 import type { WordsFacts } from './wordsFacts';
 import { InkSide } from './InkSide';
+import { useTypedWords } from './useTypedWords';
 import { WordsSide } from './WordsSide';
 
 interface Props {
+  /** whose words are kept apart on this device */
+  owner: string;
   templateKey: string;
   version: number;
   name: string;
@@ -25,6 +28,7 @@ const SIDES = ['Pencil', 'Ink', 'Words'] as const;
 
 /** A template in pencil, in ink for a real record, and its words to be changed. */
 export function TemplateDesk({
+  owner,
   templateKey,
   version,
   name,
@@ -37,7 +41,9 @@ export function TemplateDesk({
 }: Props) {
   const [side, setSide] = useState<(typeof SIDES)[number]>('Pencil');
   // What was typed stays while the others are looked at; a version kept by somebody else is told when this one is.
-  const [typed, setTyped] = useState<{ version: number; text: string }>();
+  const [typed, setTyped] = useTypedWords(owner, templateKey);
+  /** what was typed on a version that somebody has kept another one after */
+  const [put, setPut] = useState<string>();
   const router = useRouter();
   const tabs = useId();
   const words = typed ?? { version, text };
@@ -86,6 +92,21 @@ export function TemplateDesk({
           {side === 'Ink' && (
             <InkSide templateKey={templateKey} startsFrom={startsFrom} text={words.text} facts={facts} />
           )}
+          {side === 'Words' && put !== undefined && (
+            <details className="put-aside" open>
+              <summary>What you wrote before version {version} was loaded</summary>
+              <textarea
+                className="words-area form-control"
+                readOnly
+                rows={12}
+                value={put}
+                aria-label="What you wrote"
+              />
+              <button type="button" className="btn btn-link" onClick={() => setPut(undefined)}>
+                Throw it away
+              </button>
+            </details>
+          )}
           {side === 'Words' && (
             <WordsSide
               templateKey={templateKey}
@@ -98,6 +119,11 @@ export function TemplateDesk({
                 router.refresh();
               }}
               onUndo={() => setTyped(undefined)}
+              onLoad={() => {
+                setPut(words.text);
+                setTyped(undefined);
+                router.refresh();
+              }}
             />
           )}
         </div>

@@ -16,6 +16,8 @@ interface Props {
   onType: (text: string) => void;
   onKept: () => void;
   onUndo: () => void;
+  /** loads the version that was kept since, and puts what was typed beside it */
+  onLoad: () => void;
 }
 
 type Kept =
@@ -29,10 +31,11 @@ type Kept =
 const PAUSE = 200;
 
 /** The template's words in their text form, read while they are typed; each mistake at its line. */
-export function WordsSide({ templateKey, words, changed, facts, onType, onKept, onUndo }: Props) {
+export function WordsSide({ templateKey, words, changed, facts, onType, onKept, onUndo, onLoad }: Props) {
   const [problems, setProblems] = useState<Problem[]>([]);
   const [trouble, setTrouble] = useState<string>();
   const [kept, setKept] = useState<string>();
+  const [overtaken, setOvertaken] = useState<number>();
   const [busy, setBusy] = useState(false);
   const area = useRef<HTMLTextAreaElement>(null);
   const areaId = useId();
@@ -48,13 +51,6 @@ export function WordsSide({ templateKey, words, changed, facts, onType, onKept, 
       clearTimeout(timer);
     };
   }, [text, facts]);
-
-  useEffect(() => {
-    if (!changed) return;
-    const ask = (event: BeforeUnloadEvent) => event.preventDefault();
-    window.addEventListener('beforeunload', ask);
-    return () => window.removeEventListener('beforeunload', ask);
-  }, [changed]);
 
   async function keep() {
     setBusy(true);
@@ -75,8 +71,9 @@ export function WordsSide({ templateKey, words, changed, facts, onType, onKept, 
       case 'wrong':
         return setProblems(body.problems);
       case 'overtaken':
+        setOvertaken(body.version);
         return setTrouble(
-          `${body.by ?? 'Somebody'} has kept version ${body.version} since you began. Copy what you wrote, then load that version and put your change into it.`,
+          `${body.by ?? 'Somebody'} has kept version ${body.version} since you began. Load it, and put your change into it; what you wrote stays beside it.`,
         );
       case 'gone':
         return setTrouble('This template is no longer there.');
@@ -129,7 +126,20 @@ export function WordsSide({ templateKey, words, changed, facts, onType, onKept, 
         </div>
         {trouble && (
           <p className="trouble" role="alert">
-            {trouble}
+            {trouble}{' '}
+            {overtaken !== undefined && (
+              <button
+                type="button"
+                className="btn btn-link"
+                onClick={() => {
+                  setOvertaken(undefined);
+                  setTrouble(undefined);
+                  onLoad();
+                }}
+              >
+                Load version {overtaken}
+              </button>
+            )}
           </p>
         )}
         <div className="foot-line">

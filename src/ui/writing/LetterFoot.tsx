@@ -1,21 +1,23 @@
 'use client';
 
 import Link from 'next/link';
-import { useEffect, useState } from 'react';
+import { useEffect, useState, type MouseEvent } from 'react';
 import Button from 'react-bootstrap/Button';
-import { greetingName } from '../../core/people/names';
-import type { LetterView } from './letterStore';
+import { nameRecipient } from '../../core/describe/nameRecord';
+import type { LetterStore, LetterView } from './letterStore';
+import { ProofMarks } from './ProofMarks';
 import type { Problem, Sending } from './useSending';
 
 interface Props {
   view: LetterView;
+  store: LetterStore;
   sending: Sending;
   onSend: () => void;
   onTakeBack: () => void;
   /** begins a new letter with the words of the one that was taken back */
   onWriteOn: () => void;
-  /** goes to the first thing that keeps the letter */
-  onStops: () => void;
+  /** goes to the place of a hole */
+  onGo: (hole: string) => void;
   onRefresh: () => void;
   onSignIn: () => void;
   /** where the letter will be found, and what to do next */
@@ -25,55 +27,60 @@ interface Props {
 /** Where a letter is signed off: what the proof says, and the one main button. */
 export function LetterFoot({
   view,
+  store,
   sending,
   onSend,
   onTakeBack,
   onWriteOn,
-  onStops,
+  onGo,
   onRefresh,
   onSignIn,
   after,
 }: Props) {
   if (sending.state === 'kept') return <Gone {...{ sending, onTakeBack, onWriteOn, after }} />;
-  const stops = view.marks.filter(({ kind }) => kind === 'stop');
+  const { marks } = view;
   const busy = sending.state === 'handing over';
   return (
     <div className="letter-foot">
       {sending.state === 'writing' && sending.problem && (
         <Trouble problem={sending.problem} onRefresh={onRefresh} onSignIn={onSignIn} />
       )}
+      <ProofMarks marks={marks} store={store} onGo={onGo} />
       <div className="foot-line">
-        {stops.length ? (
-          <>
-            <Button variant="outline-danger" onClick={onStops}>
-              {stops.length === 1 ? '1 stop' : `${stops.length} stops`}
-            </Button>
-            <p className="foot-words" role="status">
-              {stops[0]!.message}
-              {stops.length > 1 && ` And ${stops.length - 1} more.`}
-            </p>
-          </>
-        ) : (
-          <>
-            <Button onClick={onSend} disabled={busy} title="Ctrl or Cmd + Enter">
-              {busy ? 'Sending …' : `Send to ${addressee(view)}`}
-            </Button>
-            <p className="foot-words in-order" role="status">
-              Proof: nothing in the way
-            </p>
-          </>
-        )}
+        <Button
+          variant={marks.length ? 'outline-primary' : 'primary'}
+          onClick={onSend}
+          disabled={busy}
+          title="Ctrl or Cmd + Enter"
+        >
+          {busy ? 'Sending …' : 'Send'}
+        </Button>
+        <p className="foot-words">
+          to {addressee(view)}
+          <span role="status" className={marks.length ? 'needs-you' : 'in-order'}>
+            {marks.length ? `Waits for ${counted(marks)}` : 'Proof: nothing in the way'}
+          </span>
+        </p>
       </div>
     </div>
   );
 }
 
+/** "1 stop and 2 queries" */
+function counted(marks: LetterView['marks']): string {
+  const stops = marks.filter(({ kind }) => kind === 'stop').length;
+  const queries = marks.length - stops;
+  return [
+    stops && `${stops} ${stops === 1 ? 'stop' : 'stops'}`,
+    queries && `${queries} ${queries === 1 ? 'query' : 'queries'}`,
+  ]
+    .filter(Boolean)
+    .join(' and ');
+}
+
 function addressee({ filled }: LetterView): string {
-  const and = (names: string[]) => names.join(' and ');
-  const names = filled.situation.recipients.map(
-    ({ record }) => greetingName(record.data, and) ?? record.data.email!,
-  );
-  return and(names);
+  const names = filled.situation.recipients.map(({ record }) => nameRecipient(record).name);
+  return names.join(' and ') || 'nobody yet';
 }
 
 function Trouble({
@@ -132,6 +139,7 @@ function Gone({
   onWriteOn,
   after,
 }: Pick<Props, 'onTakeBack' | 'onWriteOn' | 'after'> & { sending: Extract<Sending, { state: 'kept' }> }) {
+  const settled = useSettled();
   const seconds = useSecondsUntil(sending.status === 'going' ? sending.goesAt : undefined);
   return (
     <div className="letter-foot">
@@ -144,19 +152,28 @@ function Gone({
           {sending.status === 'going' && seconds > 0 && <span aria-hidden="true"> In {seconds} s.</span>}
         </p>
         {sending.status === 'going' && (
-          <Button variant="outline-primary" onClick={onTakeBack}>
+          <Button variant="outline-primary" onClick={settled(onTakeBack)}>
             Take it back
           </Button>
         )}
         {sending.status === 'taken back' && (
-          <Button variant="outline-primary" onClick={onWriteOn}>
+          <Button variant="outline-primary" onClick={settled(onWriteOn)}>
             Write on
           </Button>
         )}
       </div>
-      <div className="foot-line">
-        <Link href={after.href}>{after.words}</Link>
-        <Link href="/today">Back to Today</Link>
+      {sending.trouble && (
+        <p className="trouble" role="alert">
+          {sending.trouble}
+        </p>
+      )}
+      <div className="foot-line foot-links">
+        <Link href={after.href} onClick={settled()}>
+          {after.words}
+        </Link>
+        <Link href="/today" onClick={settled()}>
+          Back to Today
+        </Link>
       </div>
     </div>
   );
@@ -191,4 +208,15 @@ function useSecondsUntil(moment: number | undefined): number {
     return () => clearInterval(timer);
   }, [moment]);
   return seconds;
+}
+
+/** A second press on what stood here a moment ago is none on what stands here now. */
+const SETTLES = 800;
+
+function useSettled() {
+  const [since] = useState(() => performance.now());
+  return (act?: () => void) => (event: MouseEvent) => {
+    if (performance.now() - since < SETTLES) event.preventDefault();
+    else act?.();
+  };
 }

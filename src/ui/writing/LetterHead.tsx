@@ -3,28 +3,32 @@
 import { useState } from 'react';
 import { people } from '../../core/writing/alternatives';
 import { nameRecipient } from '../../core/describe/nameRecord';
-import { referenceOf, type FilledLetter } from '../../core/writing/writingDesk';
-import type { LetterStore } from './letterStore';
+import { referenceOf } from '../../core/writing/writingDesk';
+import type { Addressee } from '../../core/fill/filled';
+import type { LetterStore, LetterView } from './letterStore';
 
 interface Props {
-  filled: FilledLetter;
+  view: LetterView;
   store: LetterStore;
   onBack: () => void;
   /** the letter has gone: nobody else can be chosen */
   closed: boolean;
 }
 
-/** Whom the letter goes to, and another person in two presses. */
-export function LetterHead({ filled, store, onBack, closed }: Props) {
+/** Whom the letter goes to and whom it comes from, every address of it; another person in two presses. */
+export function LetterHead({ view: { filled, addressing }, store, onBack, closed }: Props) {
   const [changing, setChanging] = useState(false);
-  const { situation, copies } = filled;
+  const { situation } = filled;
   const { others } = people(situation);
-  const to = situation.recipients.map(({ record }) => nameRecipient(record));
-  const add = (reference: string) => {
-    const now = situation.recipients.map(({ record }) => referenceOf(record));
-    store.choose({ recipients: [...now, reference] });
+  const to = situation.recipients.map(({ record }) => ({
+    ...nameRecipient(record),
+    key: referenceOf(record),
+  }));
+  const choose = (recipients: string[]) => {
+    store.choose({ recipients });
     setChanging(false);
   };
+  const { from, copies, blindCopies, replyTo } = addressing;
   return (
     <div className="address-head">
       <button type="button" className="btn btn-link back-to-list" onClick={onBack}>
@@ -33,18 +37,38 @@ export function LetterHead({ filled, store, onBack, closed }: Props) {
       <dl>
         <dt>To</dt>
         <dd>
-          {to.map(({ name, note }) => (
-            <span key={name + note} className="addressee">
+          {to.map(({ key, name, note }) => (
+            <span key={key} className="addressee">
               <b>{name}</b>
               {note && `, ${note}`}
+              {to.length > 1 && !closed && (
+                <button
+                  type="button"
+                  className="btn btn-link"
+                  aria-label={`Not to ${name}`}
+                  onClick={() => choose(to.map((one) => one.key).filter((one) => one !== key))}
+                >
+                  Remove
+                </button>
+              )}
             </span>
           ))}
           {to.length === 0 && <span className="needs-you">nobody yet</span>}
         </dd>
-        {copies.length > 0 && (
+        <dt>From</dt>
+        <dd>{written([from])}</dd>
+        <dt>Copy</dt>
+        <dd>{copies.length ? written(copies) : 'none'}</dd>
+        {blindCopies.length > 0 && (
           <>
-            <dt>Copy</dt>
-            <dd>{copies.map(({ name, email }) => `${name} (${email})`).join(', ')}</dd>
+            <dt>Blind copy</dt>
+            <dd>{written(blindCopies)}</dd>
+          </>
+        )}
+        {replyTo.length > 0 && (
+          <>
+            <dt>Answers to</dt>
+            <dd>{written(replyTo)}</dd>
           </>
         )}
       </dl>
@@ -55,35 +79,36 @@ export function LetterHead({ filled, store, onBack, closed }: Props) {
           aria-expanded={changing}
           onClick={() => setChanging((open) => !open)}
         >
-          Change
+          {to.length ? 'Change' : 'Choose'}
         </button>
       )}
       {changing && (
         <ul className="other-people" aria-label="Other people">
-          {others.map(({ key, name, note, choice }) => (
+          {others.map(({ key, name, note }) => (
             <li key={key}>
-              <button
-                type="button"
-                className="choice"
-                onClick={() => {
-                  store.choose(choice);
-                  setChanging(false);
-                }}
-              >
+              <button type="button" className="choice" onClick={() => choose([key])}>
                 <b>{name}</b>, {note}
               </button>
-              <button
-                type="button"
-                className="btn btn-link"
-                aria-label={`Also to ${name}`}
-                onClick={() => add(key)}
-              >
-                Also
-              </button>
+              {to.length > 0 && (
+                <button
+                  type="button"
+                  className="btn btn-link"
+                  aria-label={`Also to ${name}`}
+                  onClick={() => choose([...to.map((one) => one.key), key])}
+                >
+                  Also
+                </button>
+              )}
             </li>
           ))}
         </ul>
       )}
     </div>
   );
+}
+
+function written(people: readonly Addressee[]): string {
+  return people
+    .map(({ name, email }) => (name && email ? `${name} (${email})` : name || email || 'no address'))
+    .join(', ');
 }

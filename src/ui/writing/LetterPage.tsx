@@ -42,11 +42,8 @@ export function LetterPage({ store, view, chosen, onChoose, onSend, page, closed
         changed: store.typed,
         send: () => callbacks.current.onSend(),
         choose: (id) => callbacks.current.onChoose(id),
-        answer: (name, typed) => {
-          const expected = store.answer(name, typed);
-          if (expected === undefined) nextQuestion(made!.element);
-          return expected;
-        },
+        answer: (name, typed) => store.answer(name, typed),
+        answered: () => nextQuestion(made!.element),
         blankType: (name) => store.blankType(name),
       });
       detach = store.attach({ read: () => made!.read(), show: (letter) => made!.show(letter) });

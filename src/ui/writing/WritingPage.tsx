@@ -7,6 +7,8 @@ import type { Choices } from '../../core/writing/letter';
 import type { WritingDesk } from '../../core/writing/writingDesk';
 import { afterPaint } from '../shell/afterPaint';
 import { renewDraft } from './drafts';
+import { OlderDrafts, Overtaken } from './OtherDrafts';
+import { proofLetter } from '../../core/writing/proofLetter';
 import { LetterFoot } from './LetterFoot';
 import { LetterHead } from './LetterHead';
 import { LetterPage, useLetter } from './LetterPage';
@@ -26,7 +28,7 @@ interface Props {
 /** Where a letter is written: the templates that fit, the page, its margin. */
 export function WritingPage({ start, template }: Props) {
   const from = `${start.kind}:${start.key}`;
-  const [writing, load] = useWriting(from, start);
+  const [writing, load] = useWriting(from, start, template);
   if (writing.state === 'ready') {
     return (
       <Desk
@@ -127,19 +129,28 @@ function Desk({ writing, start, template, onRefresh }: DeskProps) {
   );
 
   useEffect(() => {
-    if (!view && template !== undefined && !Array.isArray(store.desk.compile(template)))
-      store.choose({ template });
-  }, []);
+    if (view) return;
+    // What was asked for; else the likeliest, so that writing begins with a letter.
+    const asked = template ?? store.desk.fitting(situation, facts.letters).fitting[0]?.key;
+    if (asked !== undefined && !Array.isArray(store.desk.compile(asked))) store.choose({ template: asked });
+  }, [view, template, store, situation, facts]);
 
-  const keep = useDraft(writing, sending.state !== 'kept');
+  const { keep, overtaken, keepMine, theirs } = useDraft(writing, name, sending.state !== 'kept');
 
-  const goToStop = () => {
-    const hole = view?.notes.find((note) => note.hole);
-    if (!hole) return;
-    setChosen(hole.id);
-    const place = page.current?.querySelector<HTMLElement>(`[data-id="${CSS.escape(hole.id)}"]`);
+  const goTo = (hole: string) => {
+    setChosen(hole);
+    const place = page.current?.querySelector<HTMLElement>(`[data-id="${CSS.escape(hole)}"]`);
     place?.scrollIntoView({ block: 'center' });
     place?.querySelector<HTMLElement>('button, input, select')?.focus();
+  };
+
+  /** Sends it, or goes to the first thing that it waits for. */
+  const sendOrGo = () => {
+    const now = store.now();
+    const [first] = now ? proofLetter(now.document, now.filled).marks : [];
+    if (!first) return void send();
+    if (first.hole !== undefined) return goTo(first.hole);
+    document.querySelector<HTMLElement>('.proof-marks button, .proof-marks')?.focus();
   };
 
   /** A note that is done with closes, and what was written on is written on. */
@@ -185,6 +196,19 @@ function Desk({ writing, start, template, onRefresh }: DeskProps) {
         behind={view !== undefined && !listOpen}
       />
       <div id="page" className="page-area writing" tabIndex={-1}>
+        {overtaken && (
+          <Overtaken
+            onMine={() => void keepMine()}
+            onTheirs={() => void theirs().then((draft) => draft && onRefresh(() => draft))}
+          />
+        )}
+        {sending.state !== 'kept' && (
+          <OlderDrafts
+            draftKey={draftKey}
+            drafts={writing.others}
+            onOpen={(older) => void keep().then(() => onRefresh(() => older))}
+          />
+        )}
         {view ? (
           <>
             <article className="paper letter" aria-labelledby="letter-title">
@@ -192,7 +216,7 @@ function Desk({ writing, start, template, onRefresh }: DeskProps) {
                 Letter to {name}
               </h1>
               <LetterHead
-                filled={view.filled}
+                view={view}
                 store={store}
                 onBack={() => setListOpen(true)}
                 closed={sending.state === 'kept'}
@@ -202,17 +226,18 @@ function Desk({ writing, start, template, onRefresh }: DeskProps) {
                 view={view}
                 chosen={chosen}
                 onChoose={setChosen}
-                onSend={() => void send()}
+                onSend={sendOrGo}
                 page={page}
                 closed={sending.state === 'kept'}
               />
               <LetterFoot
                 view={view}
+                store={store}
                 sending={sending}
-                onSend={() => void send()}
+                onSend={sendOrGo}
                 onTakeBack={() => void takeItBack()}
                 onWriteOn={() => void writeOn()}
-                onStops={goToStop}
+                onGo={goTo}
                 onRefresh={() => void refresh()}
                 onSignIn={() => void keep().then(signInAgain)}
                 after={after}

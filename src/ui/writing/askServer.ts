@@ -4,13 +4,13 @@ import type { ChangedFact } from '../../core/writing/factsOf';
 export type Answer<T> = { status: number; body: T } | { offline: true };
 
 /** Asks the server for JSON, or gives it some. Never throws: no connection is an answer, too. */
-export async function askServer<T>(path: string, send?: unknown): Promise<Answer<T>> {
+export async function askServer<T>(path: string, send?: unknown, method = 'POST'): Promise<Answer<T>> {
   try {
     const response = await fetch(path, {
       cache: 'no-store',
       ...(send === undefined
         ? {}
-        : { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(send) }),
+        : { method, headers: { 'content-type': 'application/json' }, body: JSON.stringify(send) }),
     });
     return { status: response.status, body: (await response.json()) as T };
   } catch {

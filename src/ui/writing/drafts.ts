@@ -1,4 +1,4 @@
-import { clear, createStore, del, get, set, update, values, type UseStore } from 'idb-keyval';
+import { clear, createStore, entries, get, update, type UseStore } from 'idb-keyval';
 import type { CopyDocument } from '../../core/fairCopy/copyDocument';
 import type { StartingPoint } from '../../core/records/which/situation';
 import type { Letter } from '../../core/writing/letter';
@@ -11,7 +11,29 @@ export interface Draft {
   letter?: Letter;
   /** as the letter was filled when it was kept */
   base?: CopyDocument;
+  /** whom it is to and from which template, for a list of drafts */
+  name?: string;
+  template?: string;
+  /** when it was last kept, in milliseconds */
+  at?: number;
+  /** the server has it, or its writer does not want it: kept for a while, so that another tab does not bring it back */
+  gone?: true;
 }
+
+/** A draft with where it is written on. */
+export interface ListedDraft extends Draft {
+  key: string;
+  /** `invoice:K-101` */
+  from: string;
+}
+
+export type Keeping = 'kept' | 'overtaken' | 'gone';
+
+/** How long a draft that has gone is remembered. */
+const REMEMBERED = 86_400_000;
+
+/** Where the last words are put when the page goes, which the device's store could be too slow for. */
+const LAST_WORDS = 'fair-quill last words';
 
 let opened: UseStore | undefined;
 
@@ -19,59 +41,136 @@ function store(): UseStore {
   return (opened ??= createStore('fair-quill', 'drafts'));
 }
 
-export function draftKey(member: string, { kind, key }: StartingPoint): string {
-  return `${member} ${kind}:${key}`;
+/** The drafts of one member of one business from one starting point have one key. */
+export function draftKey(owner: string, { kind, key }: StartingPoint): string {
+  return `${owner} ${kind}:${key}`;
 }
 
-/** The draft of a starting point; begun now when there is none, by one tab only. */
-export async function openDraft(key: string): Promise<Draft> {
-  const fresh = { id: newId() };
+/**
+ * The draft to write on: the newest from the template that was asked for, else the newest of all; begun now when there is
+ * none, by one tab only.
+ * @returns it, and the others with words of their writer's in them
+ */
+export async function openDraft(
+  key: string,
+  template: string | undefined,
+): Promise<{ draft: Draft; others: Draft[] }> {
+  const fresh: Draft = { id: newId() };
+  const isWanted = ({ letter }: Draft) =>
+    letter === undefined || template === undefined || letter.choices.template === template;
+  let list: Draft[] = [fresh];
+  let draft = fresh;
   try {
-    await update<Draft>(key, (draft) => draft ?? fresh, store());
-    return (await get<Draft>(key, store())) ?? fresh;
+    await bringBackLastWords(key);
+    await change(key, (before) => {
+      const open = before.filter(({ gone }) => !gone).sort((a, b) => (b.at ?? 0) - (a.at ?? 0));
+      draft = open.find(isWanted) ?? fresh;
+      return (list = before.includes(draft) ? before : [...before, draft]);
+    });
   } catch {
     // Without storage the letter lives as long as the page.
-    return fresh;
   }
+  return { draft, others: list.filter((one) => one !== draft && hasOwnWords(one)) };
 }
 
-/** Keeps what is written, unless the draft has been sent or begun anew elsewhere. */
-export async function keepDraft(key: string, draft: Draft): Promise<boolean> {
-  let kept = false;
-  await update<Draft | undefined>(
-    key,
-    (before) => {
-      kept = before?.id === draft.id;
-      return kept ? draft : before;
-    },
-    store(),
-  );
-  return kept;
+/**
+ * Keeps what is written.
+ * @param seen the letter as this tab last kept or read it: where another tab has kept other words since, nothing is
+ * @param force to keep it all the same
+ */
+export async function keepDraft(
+  key: string,
+  draft: Draft,
+  seen: Letter | undefined,
+  force = false,
+): Promise<Keeping> {
+  let result: Keeping = 'kept';
+  await change(key, (before) => {
+    const now = before.find(({ id }) => id === draft.id);
+    if (now?.gone) result = 'gone';
+    else if (now && !force && !same(now.letter, seen) && !same(now.letter, draft.letter))
+      result = 'overtaken';
+    else {
+      result = 'kept';
+      return [...before.filter(({ id }) => id !== draft.id), { ...draft, at: Date.now() }];
+    }
+    return before;
+  });
+  return result;
+}
+
+/** What another tab has kept of a letter. */
+export async function readDraft(key: string, id: string): Promise<Draft | undefined> {
+  return (await get<Draft[]>(key, store()))?.find((one) => one.id === id);
+}
+
+/** Keeps the last words at once, to be found when the page comes again. */
+export function keepLastWords(key: string, draft: Draft): void {
+  try {
+    localStorage.setItem(LAST_WORDS, JSON.stringify({ key, draft }));
+  } catch {
+    // There is no room, or no storage: the device's store may still have it.
+  }
 }
 
 /** The server has it, or its writer does not want it: the next letter from there is a new one. */
 export async function dropDraft(key: string, id: string): Promise<void> {
-  const draft = await get<Draft>(key, store()).catch(() => undefined);
-  if (draft?.id === id) await del(key, store());
+  await change(key, (before) => [
+    ...before.filter((one) => one.id !== id),
+    { id, gone: true, at: Date.now() },
+  ]).catch(() => undefined);
 }
 
 /** A new letter with the same words, after the first was taken back. */
 export async function renewDraft(key: string, draft: Draft): Promise<Draft> {
   const renewed = { ...draft, id: newId() };
-  await set(key, renewed, store()).catch(() => undefined);
+  await change(key, (before) => [...before, { ...renewed, at: Date.now() }]).catch(() => undefined);
   return renewed;
 }
 
-/** How many letters on this device have words of their writer's in them. */
-export async function countDrafts(): Promise<number> {
-  const drafts = await values<Draft>(store()).catch(() => []);
-  return drafts.filter(
-    ({ letter, base }) => letter && JSON.stringify(letter.document) !== JSON.stringify(base),
-  ).length;
+/** Letters that were begun on this device and have words of their writer's in them, newest first. */
+export async function listDrafts(owner?: string): Promise<ListedDraft[]> {
+  const all = await entries<string, Draft[]>(store()).catch(() => []);
+  return all
+    .filter(([key]) => owner === undefined || key.startsWith(`${owner} `))
+    .flatMap(([key, drafts]) =>
+      drafts
+        .filter(hasOwnWords)
+        .map((draft) => ({ ...draft, key, from: key.slice(key.lastIndexOf(' ') + 1) })),
+    )
+    .sort((a, b) => (b.at ?? 0) - (a.at ?? 0));
 }
 
 export async function clearDrafts(): Promise<void> {
+  localStorage.removeItem(LAST_WORDS);
   await clear(store()).catch(() => undefined);
+}
+
+/** Whether anything in it is not from its template and the records. */
+export function hasOwnWords({ letter, base, gone }: Draft): boolean {
+  if (!letter || gone) return false;
+  return Object.keys(letter.choices.answers).length > 0 || !same(letter.document, base);
+}
+
+async function change(key: string, to: (before: Draft[]) => Draft[]): Promise<void> {
+  await update<Draft[]>(
+    key,
+    (before) => to((before ?? []).filter(({ gone, at = 0 }) => !gone || Date.now() - at < REMEMBERED)),
+    store(),
+  );
+}
+
+async function bringBackLastWords(key: string): Promise<void> {
+  const last = localStorage.getItem(LAST_WORDS);
+  if (!last) return;
+  const { key: of, draft } = JSON.parse(last) as { key: string; draft: Draft };
+  if (of !== key) return;
+  localStorage.removeItem(LAST_WORDS);
+  await keepDraft(key, draft, undefined, true);
+}
+
+function same(a: unknown, b: unknown): boolean {
+  return JSON.stringify(a) === JSON.stringify(b);
 }
 
 /** A random UUID (RFC 9562, version 4); `randomUUID` is missing on a plain address of the local network. */

@@ -1,6 +1,7 @@
 import { fillIn } from '../../core/fairCopy/change/fillIn';
 import { leaveOut } from '../../core/fairCopy/change/leaveOut';
 import { putBack } from '../../core/fairCopy/change/putBack';
+import type { Addressing } from '../../core/addressing/addressingOf';
 import { mergeCopies } from '../../core/fairCopy/mergeCopies';
 import type { CopyDocument } from '../../core/fairCopy/copyDocument';
 import { readAnswer } from '../../core/fill/blanks';
@@ -21,6 +22,7 @@ export interface LetterView {
   filled: FilledLetter;
   notes: MarginNote[];
   marks: ProofMark[];
+  addressing: Addressing;
 }
 
 /** A letter at one moment, to be kept or sent. */
@@ -114,6 +116,16 @@ export class LetterStore {
     return (template && !Array.isArray(template) && template.blanks.get(name)?.answer) || { kind: 'text' };
   }
 
+  /** Lets a query of the proof stand. */
+  stet(id: string): void {
+    this.choose({ stets: [...(this.current()?.choices.stets ?? []), id] });
+  }
+
+  /** Sends the letter without something that its template attaches. */
+  leaveOutAttachment(name: string): void {
+    this.choose({ leftOut: [...(this.current()?.choices.leftOut ?? []), name] });
+  }
+
   fillIn(ids: readonly string[], words: string): undefined {
     this.changeDocument((document) => fillIn(document, new Set(ids), words));
   }
@@ -157,8 +169,8 @@ export class LetterStore {
     if (!now) return;
     const { choices, document, filled } = now;
     this.letter = { choices, document };
-    const { marks } = proofLetter(document, filled);
-    const view = { choices, filled, notes: marginOf(document, filled), marks };
+    const { marks, addressing } = proofLetter(document, filled);
+    const view = { choices, filled, notes: marginOf(document, filled), marks, addressing };
     if (!this.view || this.view.filled !== filled || !same(this.view, view)) {
       this.view = view;
       for (const listener of this.views) listener();

@@ -19,6 +19,8 @@ export type Sending =
       reason?: string | null;
       goesAt?: number;
       already?: boolean;
+      /** why it could not be taken back */
+      trouble?: string;
     };
 
 export type Problem =
@@ -27,6 +29,11 @@ export type Problem =
   | { kind: 'refused'; words: string[] };
 
 const WATCHED = 1000;
+
+const NOT_REACHED =
+  'There is no connection: it has not been taken back, and goes when its time comes. Press again when you are back.';
+const NOT_ANSWERED = 'The server did not answer: it has not been taken back. Press again.';
+const TOO_LATE = 'It was too late to take it back: it has gone.';
 
 /** Hands the letter to the server, and follows what becomes of it. */
 export function useSending({ store, draft, draftKey }: Writing, from: string) {
@@ -38,7 +45,7 @@ export function useSending({ store, draft, draftKey }: Writing, from: string) {
     const now = store.now();
     if (busy.current || !now) return;
     const { choices, document, filled } = now;
-    if (proofLetter(document, filled).marks.some(({ kind }) => kind === 'stop')) return;
+    if (proofLetter(document, filled).marks.length) return;
     busy.current = true;
     setSending({ state: 'handing over' });
     const answer = await askServer<SendAnswer>('/api/letters', {
@@ -76,10 +83,10 @@ export function useSending({ store, draft, draftKey }: Writing, from: string) {
   async function takeBack(): Promise<boolean> {
     if (sending.state !== 'kept') return false;
     const answer = await askServer<{ status?: string }>(`/api/letters/${sending.letter}/take-back`, {});
-    if ('offline' in answer) return false;
-    const { status } = answer.body;
+    const status = 'offline' in answer ? undefined : answer.body.status;
     // The page stays closed until there is a new letter to write on.
-    if (status) setSending({ ...sending, status });
+    if (status) setSending({ ...sending, status, ...(status === 'taken back' ? {} : { trouble: TOO_LATE }) });
+    else setSending({ ...sending, trouble: 'offline' in answer ? NOT_REACHED : NOT_ANSWERED });
     return status === 'taken back';
   }
 

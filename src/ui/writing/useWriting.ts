@@ -12,6 +12,8 @@ import { LetterStore } from './letterStore';
 export interface Facts extends WritingFacts {
   groups: { key: string; name: string; initial: string; tint: string; templates: string[] }[];
   letters: PastLetter[];
+  /** whose drafts are kept apart on this device */
+  business: string;
 }
 
 export interface Writing {
@@ -19,6 +21,8 @@ export interface Writing {
   store: LetterStore;
   draft: Draft;
   draftKey: string;
+  /** letters from here that were begun before, with words of their writer's in them */
+  others: Draft[];
 }
 
 export type WritingState =
@@ -31,6 +35,7 @@ export type WritingState =
 export function useWriting(
   from: string,
   start: StartingPoint,
+  template: string | undefined,
 ): [WritingState, (again?: () => Draft) => Promise<void>] {
   const [writing, setWriting] = useState<WritingState>({ state: 'fetching' });
 
@@ -41,16 +46,17 @@ export function useWriting(
     if (answer.status === 401) return signInAgain();
     if (answer.status !== 200) return setWriting({ state: answer.status === 404 ? 'missing' : 'failed' });
     const facts = answer.body;
-    const key = draftKey(facts.member, start);
-    const draft = again?.() ?? (await openDraft(key));
+    const key = draftKey(`${facts.business} ${facts.member}`, start);
+    const begun = again?.();
+    const { draft, others } = begun ? { draft: begun, others: [] } : await openDraft(key, template);
     const store = new LetterStore(new WritingDesk(facts), start);
     if (draft.letter && draft.base) store.resume(draft.letter, draft.base);
-    setWriting({ state: 'ready', facts, store, draft, draftKey: key });
+    setWriting({ state: 'ready', facts, store, draft, draftKey: key, others });
   };
 
   useEffect(() => {
     void load();
-    // The page is made anew for another starting point.
+    // The page is made anew for another starting point; another template there is chosen on the page.
   }, [from]);
 
   return [writing, load];

@@ -16,6 +16,8 @@ const LETTER = object({
     invoice: string().max(100),
     recipients: array(string().required().max(120)).max(20),
     answers: object().required(),
+    stets: array(string().required().max(600)).max(100),
+    leftOut: array(string().required().max(200)).max(50),
   }).required(),
   facts: object({
     values: object().required(),

@@ -64,6 +64,25 @@ export function colleagueOf(
   );
 }
 
+/** Everyone a letter could go to: those it is written to first, then the others. */
+export function addressableOf(
+  book: RecordBook,
+  client: ClientData | undefined,
+  writtenTo: 'client' | 'partner' | 'member',
+): Recipient[] {
+  const people: Record<'client' | 'partner' | 'member', Recipient[]> = {
+    client: client ? [...(client.contacts ?? []).map(asRecipient), { kind: 'client', data: client }] : [],
+    partner: colleagues(book, 'partner'),
+    member: colleagues(book, 'member'),
+  };
+  const others = (['client', 'partner', 'member'] as const).filter((kind) => kind !== writtenTo);
+  return [...people[writtenTo], ...others.flatMap((kind) => people[kind])];
+}
+
+function colleagues(book: RecordBook, kind: 'partner' | 'member'): Recipient[] {
+  return [...(kind === 'partner' ? book.partners : book.members).values()].map((data) => ({ kind, data }));
+}
+
 /** Contacts that always get a copy of a letter from this starting point. */
 export function copiesOf(start: StartingKind, client: ClientData | undefined): ContactData[] {
   const use =

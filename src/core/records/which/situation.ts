@@ -13,7 +13,7 @@ import { choice, type Choice } from './choice';
 import { bookingOf, bookingOfInvoice } from './chooseBooking';
 import { invoiceOf } from './chooseInvoice';
 import { projectOf } from './chooseProject';
-import { colleagueOf, copiesOf, recipientOf, type Recipient } from './chooseRecipient';
+import { addressableOf, colleagueOf, copiesOf, recipientOf, type Recipient } from './chooseRecipient';
 
 /** The record a message is written from. */
 export interface StartingPoint {
@@ -47,6 +47,8 @@ export interface Situation {
   invoice?: Choice<InvoiceData>;
   /** one, unless the writer chose several */
   recipients: readonly Choice<Recipient>[];
+  /** everyone it could go to, those it is meant for first */
+  addressable: readonly Recipient[];
   copies: readonly ContactData[];
 }
 
@@ -85,6 +87,7 @@ export function situationFrom(book: RecordBook, start: StartingPoint, wishes: Wi
     sender: wishes.sender,
     ...records,
     recipients,
+    addressable: addressableOf(book, client, wishes.writtenTo ?? 'client'),
     copies: toClient ? copiesOf(start.kind, client).filter((contact) => !addressed.has(contact)) : [],
   };
 }

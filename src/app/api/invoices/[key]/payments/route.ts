@@ -1,6 +1,7 @@
-import { number, object, string, ValidationError } from 'yup';
+import { boolean, number, object, string, ValidationError } from 'yup';
 import { readDay } from '../../../../../core/dates/civil';
-import { recordPayment } from '../../../../../server/recordPayment';
+import { LARGEST_SUM } from '../../../../../core/money/currency';
+import { recordPayment, undoPayment, type Recording } from '../../../../../server/recordPayment';
 import { keyFrom } from '../../../../recordPage';
 import { asMember, jsonOf } from '../../../asMember';
 
@@ -8,31 +9,69 @@ type Context = { params: Promise<{ key: string }> };
 
 const PAYMENT = object({
   version: number().integer().positive().required(),
-  amount: number().integer().positive('Write what was paid, as 96 or 96.00.').required(),
+  amount: number()
+    .integer()
+    .positive('Write what was paid, as 96 or 96.00.')
+    .max(LARGEST_SUM, 'That is more than anybody pays. Look at it again.')
+    .required(),
   paid_on: string()
     .required('Write the day it was paid.')
     .test('day', 'Write the day it was paid, as 2026-03-31.', (text) => readDay(text) !== undefined),
   method: string().trim().max(100),
+  more: boolean(),
 }).noUnknown();
 
-const ANSWERS = {
-  recorded: { status: 201, body: {} },
-  overtaken: {
-    status: 409,
-    body: { error: 'Somebody has changed this invoice since you opened it. Look at it again.' },
-  },
-  gone: { status: 404, body: { error: 'There is no such invoice.' } },
-} as const;
+const UNDONE = object({
+  version: number().integer().positive().required(),
+  position: number().integer().min(0).required(),
+}).noUnknown();
+
+const OVERTAKEN = 'Somebody has changed this invoice since you opened it. Look at it again.';
+
+const STATUS: Readonly<Record<Recording['result'], number>> = {
+  recorded: 201,
+  more: 409,
+  overtaken: 409,
+  gone: 404,
+};
+const WORDS: Readonly<Partial<Record<Recording['result'], string>>> = {
+  overtaken: OVERTAKEN,
+  gone: 'There is no such invoice.',
+};
 
 /** Writes down a payment. */
 export async function POST(request: Request, { params }: Context): Promise<Response> {
   return asMember(request, async (member) => {
     try {
-      const { version, method, ...payment } = await PAYMENT.validate(await jsonOf(request), { strict: true });
+      const json = await jsonOf(request);
+      const { version, method, more, ...payment } = await PAYMENT.validate(json, { strict: true });
       const key = keyFrom((await params).key);
-      const { status, body } =
-        ANSWERS[await recordPayment(member, key, version, { ...payment, method: method || null })];
-      return Response.json(body, { status });
+      const recording = await recordPayment(
+        member,
+        key,
+        version,
+        { ...payment, method: method || null },
+        more,
+      );
+      const error = WORDS[recording.result];
+      return Response.json(
+        { ...recording, ...(error ? { error } : {}) },
+        { status: STATUS[recording.result] },
+      );
+    } catch (error) {
+      if (error instanceof ValidationError) return Response.json({ error: error.message }, { status: 400 });
+      throw error;
+    }
+  });
+}
+
+/** Takes a payment away again that has just been written down. */
+export async function DELETE(request: Request, { params }: Context): Promise<Response> {
+  return asMember(request, async (member) => {
+    try {
+      const payment = await UNDONE.validate(await jsonOf(request), { strict: true });
+      const undone = await undoPayment(member, keyFrom((await params).key), payment);
+      return undone ? Response.json({}) : Response.json({ error: OVERTAKEN }, { status: 409 });
     } catch (error) {
       if (error instanceof ValidationError) return Response.json({ error: error.message }, { status: 400 });
       throw error;

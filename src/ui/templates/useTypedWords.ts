@@ -1,0 +1,51 @@
+'use client';
+
+import { useCallback, useEffect, useState } from 'react';
+
+export interface TypedWords {
+  /** the version they were written from */
+  version: number;
+  text: string;
+}
+
+/**
+ * A template's words as they are typed, kept on this device until they are kept as a version: a link pressed, a page
+ * closed or a machine that stops loses none of them.
+ */
+export function useTypedWords(
+  owner: string,
+  template: string,
+): [TypedWords | undefined, (words: TypedWords | undefined) => void] {
+  const key = `fair-quill words ${owner} ${template}`;
+  const [typed, setTyped] = useState<TypedWords>();
+
+  useEffect(() => setTyped(read(key)), [key]);
+
+  const keep = useCallback(
+    (words: TypedWords | undefined) => {
+      setTyped(words);
+      try {
+        if (words) localStorage.setItem(key, JSON.stringify(words));
+        else localStorage.removeItem(key);
+      } catch {
+        // Without storage they live as long as the page.
+      }
+    },
+    [key],
+  );
+  return [typed, keep];
+}
+
+/** Leaves none of them on the device. */
+export function clearTypedWords(): void {
+  for (const key of Object.keys(localStorage))
+    if (key.startsWith('fair-quill words ')) localStorage.removeItem(key);
+}
+
+function read(key: string): TypedWords | undefined {
+  try {
+    return (JSON.parse(localStorage.getItem(key) ?? 'null') as TypedWords | null) ?? undefined;
+  } catch {
+    return undefined;
+  }
+}

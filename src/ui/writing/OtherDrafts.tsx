@@ -1,0 +1,66 @@
+'use client';
+
+import { useState } from 'react';
+import { dropDraft, type Draft } from './drafts';
+
+interface Props {
+  draftKey: string;
+  drafts: readonly Draft[];
+  onOpen: (draft: Draft) => void;
+}
+
+/** Letters from the same record that were begun before: to be written on, or thrown away. */
+export function OlderDrafts({ draftKey, drafts, onOpen }: Props) {
+  const [dropped, setDropped] = useState<ReadonlySet<string>>(new Set());
+  const open = drafts.filter(({ id }) => !dropped.has(id));
+  if (open.length === 0) return null;
+  return (
+    <ul className="notice other-drafts" aria-label="Begun before">
+      {open.map((draft) => (
+        <li key={draft.id}>
+          “{draft.template ?? 'A letter'}” was begun before{draft.at ? `, ${whenKept(draft.at)}` : ''}.{' '}
+          <button type="button" className="btn btn-link" onClick={() => onOpen(draft)}>
+            Write on
+          </button>
+          <button
+            type="button"
+            className="btn btn-link"
+            onClick={() => {
+              setDropped((before) => new Set([...before, draft.id]));
+              void dropDraft(draftKey, draft.id);
+            }}
+          >
+            Throw away
+          </button>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+/** The same letter is written in another tab, which has kept other words since. */
+export function Overtaken({ onMine, onTheirs }: { onMine: () => void; onTheirs: () => void }) {
+  return (
+    <div className="notice" role="alert">
+      <p>
+        This letter has been changed in another tab. What you write here is not kept until you say which of
+        the two stands.
+      </p>
+      <button type="button" className="btn btn-link" onClick={onTheirs}>
+        Take what stands there
+      </button>
+      <button type="button" className="btn btn-link" onClick={onMine}>
+        Keep what stands here
+      </button>
+    </div>
+  );
+}
+
+/** "at 10:20", "on 3 October" */
+function whenKept(at: number): string {
+  const moment = new Date(at);
+  const today = moment.toDateString() === new Date().toDateString();
+  return today
+    ? `at ${moment.toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })}`
+    : `on ${moment.toLocaleDateString('en-GB', { day: 'numeric', month: 'long' })}`;
+}

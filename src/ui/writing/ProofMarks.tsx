@@ -1,0 +1,55 @@
+'use client';
+
+import type { ProofMark } from '../../core/proof/proofMark';
+import type { LetterStore } from './letterStore';
+
+interface Props {
+  marks: readonly ProofMark[];
+  store: LetterStore;
+  /** goes to the place that a mark is about */
+  onGo: (hole: string) => void;
+}
+
+/** So many are shown; the others come up as these are dealt with. */
+const MOST = 4;
+
+/** What the proof says of the letter, each with its cure. */
+export function ProofMarks({ marks, store, onGo }: Props) {
+  if (marks.length === 0) return null;
+  return (
+    <ul className="proof-marks" aria-label="Proof">
+      {marks.slice(0, MOST).map((mark) => (
+        <li key={mark.id} className={mark.kind === 'stop' ? 'mark-stop' : 'mark-query'}>
+          <b>{mark.kind === 'stop' ? 'Stop' : 'Query'}</b> {mark.message} <Cure {...{ mark, store, onGo }} />
+        </li>
+      ))}
+      {marks.length > MOST && <li>{marks.length - MOST} more.</li>}
+    </ul>
+  );
+}
+
+function Cure({
+  mark: { kind, id, hole, attachment },
+  store,
+  onGo,
+}: { mark: ProofMark } & Omit<Props, 'marks'>) {
+  if (hole !== undefined)
+    return (
+      <button type="button" className="btn btn-link" onClick={() => onGo(hole)}>
+        Go there
+      </button>
+    );
+  if (attachment !== undefined)
+    return (
+      <button type="button" className="btn btn-link" onClick={() => store.leaveOutAttachment(attachment)}>
+        Leave it out
+      </button>
+    );
+  if (kind === 'query')
+    return (
+      <button type="button" className="btn btn-link" title="Leave it as it is" onClick={() => store.stet(id)}>
+        Stet
+      </button>
+    );
+  return null;
+}
