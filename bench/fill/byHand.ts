@@ -23,7 +23,7 @@ export function letterByHand(view: View): { html: string; text: string; notes: N
   const { greeting, business, client, booking, project, invoice, sender } = view;
   const notes: Note[] = [];
   const note = (id: string, path: string, value: string, raw: unknown, record: string, reason: string) => {
-    notes.push({ id, path, label: path, value, raw, steps: NONE, record, reason });
+    notes.push({ id, path, label: path, said: path, value, raw, steps: NONE, record, reason });
     return value;
   };
   const e = escapeWithBreaks;

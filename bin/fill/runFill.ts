@@ -212,7 +212,7 @@ async function written(
     }
     case 'json': {
       const { subject, to, text, html } = filled;
-      const notes = filled.notes.map(({ id: _, steps, ...note }) =>
+      const notes = filled.notes.map(({ id: _, said: _said, steps, ...note }) =>
         steps.length ? { ...note, steps } : note,
       );
       const holes = filled.holes.map(({ id: _, kind: _kind, ...hole }) => hole);

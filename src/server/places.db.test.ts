@@ -47,13 +47,13 @@ it('Today has a card for each thing worth writing, with the letter begun', async
   expect(date).toBe('Wednesday 25 November');
   expect(cards[0]).toMatchObject({
     name: 'Oda Hartigan',
-    reason: 'Visit tomorrow at 09:30, not yet written about',
+    reason: 'Tuning visit tomorrow, Thursday, at 09:30',
     template: { name: 'Visit coming up' },
-    stops: 0,
+    open: 0,
   });
   expect(cards[0]!.beginning).toMatch(/^Hello Oda, Teo comes tomorrow, Thursday, at 09:30\./);
-  expect(cards.find(({ name }) => name === 'Bram Tolliver')!.stops).toBeGreaterThan(0);
-  expect(cards.some(({ reason }) => reason.startsWith('£642.00 24 days overdue'))).toBe(true);
+  expect(cards.find(({ name }) => name === 'Bram Tolliver')!.open).toBeGreaterThan(0);
+  expect(cards.some(({ reason }) => reason.startsWith('£642.00 24 days overdue, last letter '))).toBe(true);
   expect(visits.map(({ time }) => time)).toEqual(['09:00', '09:30', '14:00']);
 });
 

@@ -95,7 +95,7 @@ describe('a letter to be sent', () => {
     const letter = await written();
     expect(
       await recordPayment(imke, 'LPC-1048', 1, { amount: 10_000, paid_on: '2026-11-25', method: null }),
-    ).toBe('recorded');
+    ).toMatchObject({ result: 'recorded' });
     const answer = await sendLetter(imke, letter);
     expect(answer).toMatchObject({ result: 'changed' });
     expect('changed' in answer && answer.changed).toContainEqual({ label: 'balance', now: '£542.00' });

@@ -1,10 +1,13 @@
 import { isoOf } from '../core/dates/civil';
 import { wordsOf } from '../core/fairCopy/copyDocument';
 import { formatsOf } from '../core/fill/formats/formatsOf';
-import type { PastLetter } from '../core/fitting/fittingTemplates';
-import { DAYS_AHEAD, occasionsOf, type Occasion } from '../core/occasions/occasionsOf';
+import { occasionId, type Occasion } from '../core/occasions/occasion';
+import { occasionsOf } from '../core/occasions/occasionsOf';
+import { templateFor } from '../core/occasions/templateFor';
+import { fullName } from '../core/people/names';
 import { proofLetter } from '../core/writing/proofLetter';
 import { WritingDesk, type FilledLetter } from '../core/writing/writingDesk';
+import { reminderSpacing, restingOccasions } from '../data/repositories/occasionRests';
 import { pastLetters } from '../data/repositories/pastLetters';
 import { recordsOfBusiness } from '../data/repositories/recordsOfBusiness';
 import { passagesOfBusiness, templatesWithWords } from '../data/repositories/templatesOfBusiness';
@@ -14,13 +17,17 @@ import { connection } from './connection';
 import type { CurrentMember } from './currentMember';
 
 /** Something worth writing now, with the letter that fits, filled. */
-export interface TodayCard extends Omit<Occasion, 'rank'> {
+export interface TodayCard extends Pick<Occasion, 'start' | 'name' | 'reason'> {
+  /** names the occasion, to put it off */
+  id: string;
+  /** the member whose work it is, where that is another one */
+  whose?: string;
   /** absent when no template fits */
   template?: { key: string; name: string };
   /** how the letter begins */
   beginning?: string;
-  /** how many things keep it from going */
-  stops: number;
+  /** what keeps it from going, or wants to be looked at */
+  open: number;
 }
 
 export interface Today {
@@ -31,59 +38,74 @@ export interface Today {
   /** how many there are besides */
   more: number;
   visits: { key: string; time: string; name: string; service: string }[];
+  /** what the business calls a booking, and several */
+  words: { booking: string; bookings: string };
+  reminderSpacing: number;
 }
 
 const MOST_CARDS = 40;
+
+/** How far ahead the rules look. */
+const DAYS_AHEAD = 16;
 
 /** What is worth writing today, and the day's visits. */
 export async function today({ business_id, id, key }: CurrentMember): Promise<Today> {
   const database = connection();
   const moment = now();
-  const until = new Date(moment + (DAYS_AHEAD + 1) * 86_400_000);
+  const until = new Date(moment + DAYS_AHEAD * 86_400_000);
   const scope = await scopeWorthWriting(database, business_id, new Date(moment), until);
-  const [records, letters, templates, passages] = await Promise.all([
+  const [records, letters, templates, passages, spacing] = await Promise.all([
     recordsOfBusiness(database, business_id, scope),
     pastLetters(database, business_id, id, scope),
     templatesWithWords(database, business_id, id),
     passagesOfBusiness(database, business_id),
+    reminderSpacing(database, business_id),
   ]);
   const desk = new WritingDesk({ records: records!, now: moment, templates, passages, member: key });
-  const occasions = occasionsOf(desk.book, letters);
-  const formats = formatsOf(desk.book);
+  const { book } = desk;
+  const found = occasionsOf(book, letters, { reminderSpacing: spacing });
+  const resting = await restingOccasions(database, business_id, found.map(occasionId), isoOf(book.today));
+  const open = found.flatMap((occasion) => {
+    if (resting.has(occasionId(occasion))) return [];
+    const template = templateFor(occasion, desk, letters);
+    return template === 'done' ? [] : [{ occasion, template }];
+  });
+  const formats = formatsOf(book);
   return {
-    date: `${formats.date(desk.book.today, 'weekday')} ${formats.date(desk.book.today, 'day and month')}`,
-    iso: isoOf(desk.book.today),
-    cards: occasions.slice(0, MOST_CARDS).map((occasion) => cardOf(occasion, desk, letters)),
-    more: Math.max(0, occasions.length - MOST_CARDS),
+    date: `${formats.date(book.today, 'weekday')} ${formats.date(book.today, 'day and month')}`,
+    iso: isoOf(book.today),
+    cards: open.slice(0, MOST_CARDS).map(({ occasion, template }) => cardOf(occasion, template, desk, key)),
+    more: Math.max(0, open.length - MOST_CARDS),
     visits: visitsToday(desk),
+    words: book.words,
+    reminderSpacing: spacing,
   };
 }
 
-function cardOf(
-  { rank: _, ...occasion }: Occasion,
-  desk: WritingDesk,
-  letters: readonly PastLetter[],
-): TodayCard {
-  const situation = desk.situation(occasion.start)!;
-  const [fit] = desk.fitting(situation, letters).fitting;
-  const filled = fit && desk.fill(occasion.start, { template: fit.key, answers: {} });
-  if (!filled) return { ...occasion, stops: 0 };
+function cardOf(occasion: Occasion, template: string | undefined, desk: WritingDesk, me: string): TodayCard {
+  const { start, name, reason, member } = occasion;
+  const whose =
+    member === undefined || member === me ? undefined : fullName(desk.book.members.get(member) ?? {});
+  const card = { id: occasionId(occasion), start, name, reason, ...(whose ? { whose } : {}) };
+  const filled = template === undefined ? undefined : desk.fill(start, { template, answers: {} });
+  if (!filled || template === undefined) return { ...card, open: 0 };
   const { marks } = proofLetter(filled.document, filled);
   return {
-    ...occasion,
-    template: { key: fit.key, name: filled.template.head.name },
+    ...card,
+    template: { key: template, name: filled.template.head.name },
     beginning: beginningOf(filled),
-    stops: marks.filter(({ kind }) => kind === 'stop').length,
+    open: marks.length,
   };
 }
 
 const BEGINNING = 180;
 
-/** The first words of a letter, in one line. */
+/** The first words of a letter, in one line; a table is passed over. */
 function beginningOf({ document }: FilledLetter): string {
   let words = '';
   for (const block of document.content.slice(1)) {
-    words += `${words && ' '}${wordsOf(block).replace(/\s+/g, ' ').trim()}`;
+    if (block.type === 'table') words += words && ' …';
+    else words += `${words && ' '}${wordsOf(block).replace(/\s+/g, ' ').trim()}`;
     if (words.length >= BEGINNING) return `${words.slice(0, BEGINNING).replace(/\s+\S*$/, '')} …`;
   }
   return words;

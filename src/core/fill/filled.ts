@@ -5,6 +5,8 @@ export interface Note {
   path: string;
   /** what the interface calls the field */
   label: string;
+  /** what it is called beside the letter, steps that make another fact of it included: "half of what is still to pay" */
+  said: string;
   /** as it stands in the text */
   value: string;
   /** before any step: ISO dates and moments, minor units, text */

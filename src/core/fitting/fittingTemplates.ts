@@ -100,7 +100,10 @@ function aptnessOf(template: KeptTemplate, schema: Schema, situation: Situation,
 }
 
 /** What a template is written in, where the client does not read that: "In German". */
-function foreignLanguage(language: string | undefined, { client, book }: Situation): string | undefined {
+export function foreignLanguage(
+  language: string | undefined,
+  { client, book }: Situation,
+): string | undefined {
   const own = languageOf(book.business.locale ?? SCHEMA_DEFAULTS.locale);
   const written = language ? languageOf(language) : own;
   const reads = client?.record.language ? languageOf(client.record.language) : own;

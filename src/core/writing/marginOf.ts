@@ -4,6 +4,7 @@ import { valuesOf } from '../fairCopy/values';
 import { typedAnswer } from '../fill/blanks';
 import type { Hole, Note } from '../fill/filled';
 import { SCHEMA_DEFAULTS } from '../records/defaults';
+import { workedOut } from './workedOut';
 import type { FilledLetter } from './writingDesk';
 
 /** One note of the margin: what a field says, where from and why; or what is missing. */
@@ -21,6 +22,8 @@ export interface MarginNote {
   hole?: Hole;
   /** the blank that was answered here, and how: its answer can be changed */
   answered?: { blank: string; typed: string };
+  /** how it was worked out, where that is more than looking it up */
+  how?: string;
   /** a row of a listing: said when it is asked for */
   inListing: boolean;
 }
@@ -39,7 +42,8 @@ export function marginOf(document: CopyDocument, filled: FilledLetter): MarginNo
     const fact = hole
       ? `${hole.kind} ${hole.path} ${note?.record ?? ''}`
       : `${note!.path} ${note!.record ?? ''} ${place.words.toLowerCase()} ${was ?? '='}`;
-    const known = byFact.get(fact);
+    // A row of a listing has a note of its own: another row is another record.
+    const known = place.id.includes('.') ? undefined : byFact.get(fact);
     if (known) known.ids.push(place.id);
     else {
       const one = noteOf(place, note, hole, was, filled);
@@ -79,14 +83,16 @@ function noteOf(
   was: string | undefined,
   filled: FilledLetter,
 ): MarginNote {
+  const how = note && !hole ? workedOut(note.path, filled.situation) : undefined;
   return {
     id: place.id,
     ids: [place.id],
-    label: hole?.label ?? [note!.label, ...note!.steps.filter(tellsMore)].join(', '),
+    label: hole?.label ?? note!.said,
     words: place.words,
     reason: hole?.reason ?? note!.reason,
     ...(note?.record === undefined ? {} : { record: note.record }),
     ...(was === undefined ? {} : { was }),
+    ...(how === undefined ? {} : { how }),
     ...(hole ? { hole } : note && answerOf(note, filled)),
     inListing: place.id.includes('.'),
   };
@@ -96,11 +102,6 @@ function answerOf({ path, record, raw }: Note, { template, situation }: FilledLe
   const blank = record === undefined ? template.blanks.get(path) : undefined;
   const { currency = SCHEMA_DEFAULTS.currency } = situation.book.business;
   return blank && { answered: { blank: path, typed: typedAnswer(raw, blank.answer, currency) } };
-}
-
-/** Whether a step makes another fact of it; how one is written is seen in the letter. */
-function tellsMore(step: string): boolean {
-  return /^(?:plus|minus|share|next|start of|end of|where|first|last|count|sum) ?/.test(step);
 }
 
 /** A hole that was pasted in, or whose template has changed. */

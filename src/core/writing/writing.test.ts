@@ -83,8 +83,8 @@ describe('the margin', () => {
       notes.map(({ label, words, record, reason, ids }) => [label, words, record, reason, ids.length]),
     ).toEqual([
       ['number', 'K-1', 'invoice:K-1', 'the invoice you started from', 2],
-      ['balance', '£100.00', 'invoice:K-1', 'the invoice you started from', 2],
-      ['service', 'tuning', 'booking:b1', 'the last visit for the project before the invoice', 1],
+      ['still to pay', '£100.00', 'invoice:K-1', 'the invoice you started from', 2],
+      ['what for', 'tuning', 'booking:b1', 'the last visit for the project before the invoice', 1],
     ]);
   });
 
@@ -94,8 +94,8 @@ describe('the margin', () => {
     ).fill(start, { ...choices, answers: { Rate: '70.5' } })!;
     const notes = marginOf(filled.document, filled);
     expect(notes.slice(1).map(({ label, words, answered }) => [label, words, answered])).toEqual([
-      ['balance, share 50%', '£50', undefined],
-      ['due date, plus 7 days', expect.any(String), undefined],
+      ['half of what is still to pay', '£50', undefined],
+      ['7 days after due', expect.any(String), undefined],
       ['Rate', '£70.50', { blank: 'Rate', typed: '70.50' }],
       ['Day', '1 December 2026', { blank: 'Day', typed: '2026-12-01' }],
     ]);
@@ -131,6 +131,8 @@ describe('what else it could be', () => {
         ['Wren', 'wren@x.example', ['contact:wren']],
         ['Pike', 'no email address', ['contact:pike']],
         ['Thornholt College', 'no email address', ['client:c1']],
+        ['Imke', 'member, imke@larkfield.example', ['member:imke']],
+        ['Teo', 'member, teo@larkfield.example', ['member:teo']],
       ],
     );
     expect(alternativesTo('contact:hale', situation)?.kind).toBe('person');

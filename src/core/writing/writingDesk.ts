@@ -10,8 +10,13 @@ import type { RecordsFile } from '../records/recordsFile';
 import { schemaOf, type Schema } from '../records/schema';
 import type { Recipient } from '../records/which/chooseRecipient';
 import { situationFrom, type Situation, type StartingPoint } from '../records/which/situation';
-import { fittingTemplates, type FittingTemplates, type PastLetter } from '../fitting/fittingTemplates';
-import type { Passage, Template, WrittenTo } from '../template/template';
+import {
+  fittingTemplates,
+  foreignLanguage,
+  type FittingTemplates,
+  type PastLetter,
+} from '../fitting/fittingTemplates';
+import type { Passage, Template, TemplateHead, WrittenTo } from '../template/template';
 import type { Choices, Letter } from './letter';
 
 /** A template as it is kept: its key, and which version of it. */
@@ -109,6 +114,11 @@ export class WritingDesk {
   /** Which templates fit a record: see fittingTemplates. */
   fitting(situation: Situation, letters: readonly PastLetter[]): FittingTemplates {
     return fittingTemplates(this.facts.templates, situation, letters, this.schema);
+  }
+
+  /** Whether a template is in a language that the client does not read. */
+  isForeign({ language }: TemplateHead, situation: Situation): boolean {
+    return foreignLanguage(language, situation) !== undefined;
   }
 
   /** Fills a letter. Undefined where the record or the template is gone, or the template cannot be filled. */

@@ -20,6 +20,7 @@ export const BUSINESS = {
   holidays: or(dates(), []),
   item_label: text(),
   booking_label: or(text(), 'visit'),
+  reminder_spacing: or(whole(), 7),
   custom: or(json<Custom>(), {}),
   version: or(whole(), 1),
 };

@@ -1,5 +1,7 @@
 import { literal, Op } from 'sequelize';
 import { isoMoment } from '../../core/dates/zone';
+import { CATALOGUE } from '../../core/records/catalogue/catalogue';
+import type { RecordKind } from '../../core/records/recordKind';
 import type {
   BookingData,
   BusinessData,
@@ -95,32 +97,34 @@ export async function recordsOfBusiness(
   };
   return {
     business: {
-      ...(facts(business, ['key']) as BusinessData),
+      ...(facts('business', business) as BusinessData),
       links: links.map(({ key: one, name, address }) => ({ key: one, name, address })),
-      custom_fields: fields.map((field) => facts(field)),
+      custom_fields: fields.map(({ record, key: one, label, type, choices }) =>
+        present({ record, key: one, label, type, choices }),
+      ),
     },
     members: members.map((member): MemberData =>
-      facts({ ...member, signature: signatureText(signatures, member.id) }, ['role', 'password_hash']),
+      facts('member', { ...member, signature: signatureText(signatures, member.id) }),
     ),
-    partners: partners.map((partner) => facts(partner)),
+    partners: partners.map((partner) => facts('partner', partner)),
     clients: clients.map((client): ClientData =>
-      facts({
+      facts('client', {
         ...client,
         responsible: key(client.responsible_id),
-        contacts: by.contacts(client.id).map((contact) => facts(contact)),
-        items: by.items(client.id).map((item) => facts(item)),
+        contacts: by.contacts(client.id).map((contact) => facts('contact', contact)),
+        items: by.items(client.id).map((item) => facts('item', item)),
         files: by.clientFiles(client.id).map((file) => file.name),
       }),
     ),
     enquiries: enquiries.map((enquiry) =>
-      facts({
+      facts('enquiry', {
         ...enquiry,
         client: key(enquiry.client_id),
         received_at: isoMoment(enquiry.received_at.getTime(), zone),
       }),
     ),
     projects: projects.map((project): ProjectData =>
-      facts({
+      facts('project', {
         ...project,
         client: key(project.client_id),
         responsible: key(project.responsible_id),
@@ -130,7 +134,7 @@ export async function recordsOfBusiness(
       }),
     ),
     bookings: bookings.map((booking): BookingData =>
-      facts({
+      facts('booking', {
         ...booking,
         client: key(booking.client_id),
         project: key(booking.project_id),
@@ -141,13 +145,13 @@ export async function recordsOfBusiness(
       }),
     ),
     invoices: invoices.map((invoice): InvoiceData =>
-      facts({
+      facts('invoice', {
         ...invoice,
         client: key(invoice.client_id),
         project: key(invoice.project_id),
-        lines: by.lines(invoice.id).map((line) => facts(line)),
-        payments: by.payments(invoice.id).map((payment) => facts(payment)),
-        instalments: by.instalments(invoice.id).map((instalment) => facts(instalment)),
+        lines: by.lines(invoice.id).map((line) => facts('line', line)),
+        payments: by.payments(invoice.id).map((payment) => facts('payment', payment)),
+        instalments: by.instalments(invoice.id).map((instalment) => facts('instalment', instalment)),
       }),
     ),
   };
@@ -188,16 +192,23 @@ function scopeOf(
 
 type Findable = { findAll(options: object): Promise<unknown[]> };
 
-const HOUSEKEEPING = new Set(['business_id', 'id', 'position', 'version', 'line_amount']);
+/**
+ * What a row says that the catalogue knows, without what is empty: a missing fact is an absent key. What a table holds
+ * besides (a password, a version) never leaves the database this way.
+ */
+function facts(kind: RecordKind, row: object) {
+  const known = CATALOGUE[kind];
+  const own = Object.entries(row).filter(
+    ([name]) =>
+      (name === 'key' && kind !== 'business') ||
+      name === 'custom' ||
+      (known.get(name)?.derived === undefined && known.has(name)),
+  );
+  return present(Object.fromEntries(own));
+}
 
-/** A row without its housekeeping and without what is empty: a missing fact is an absent key. */
-function facts<T extends object>(row: T, leaveOut: readonly string[] = []) {
-  return Object.fromEntries(
-    Object.entries(row).filter(
-      ([name, value]) =>
-        !HOUSEKEEPING.has(name) && !name.endsWith('_id') && !leaveOut.includes(name) && !isNothing(value),
-    ),
-  ) as never;
+function present(row: object) {
+  return Object.fromEntries(Object.entries(row).filter(([, value]) => !isNothing(value))) as never;
 }
 
 function isNothing(value: unknown): boolean {

@@ -1,23 +1,28 @@
 'use client';
 
 import { useLayoutEffect, useRef, type ReactNode, type RefObject } from 'react';
+import type { MarginGroup } from '../../core/writing/marginGroups';
 import type { MarginNote } from '../../core/writing/marginOf';
 import { placeNotes } from './placeNotes';
 
 interface Props {
-  notes: readonly MarginNote[];
+  groups: readonly MarginGroup[];
   chosen: string | undefined;
   onChoose: (id: string | undefined) => void;
   /** the page that the notes stand beside */
   page: RefObject<HTMLElement | null>;
   /** what can be done about a note, where something can */
   body?: (note: MarginNote) => ReactNode;
+  /** how another record is taken, where one can be */
+  another?: (group: MarginGroup) => ReactNode;
 }
 
-/** The column beside the page: a note for each field, at its line. On a phone the one that was tapped rises from below. */
-export function Margin({ notes, chosen, onChoose, page, body }: Props) {
+/**
+ * The column beside the page, gathered by record: its name and why this one, once, then the facts it gives to the letter.
+ * On a phone the one that was tapped rises from below.
+ */
+export function Margin({ groups, chosen, onChoose, page, body, another }: Props) {
   const margin = useRef<HTMLElement>(null);
-  const shown = notes.filter((note) => !note.inListing || note.hole || isChosen(note, chosen));
 
   useLayoutEffect(() => {
     const place = () => {
@@ -32,24 +37,27 @@ export function Margin({ notes, chosen, onChoose, page, body }: Props) {
 
   return (
     <aside ref={margin} className="margin" aria-label="Margin">
-      {shown.map((note) => {
-        const open = isChosen(note, chosen);
+      {groups.map((group) => {
+        const open = group.notes.find((note) => isChosen(note, chosen));
+        // Rows of a listing are told when they are asked for.
+        const shown = group.notes.filter((note) => !note.inListing || note.hole || note === open);
+        if (shown.length === 0) return null;
+        const missing = shown[0]!.hole !== undefined;
         return (
           <section
-            key={note.id}
-            className={`note ${note.hole ? 'note-missing' : ''} ${note.was === undefined ? '' : 'note-changed'} ${open ? 'note-open' : ''}`}
-            data-for={note.ids.join(' ')}
-            aria-label={note.hole ? `Missing: ${note.label}` : `${note.label}: ${note.words}`}
+            key={group.id}
+            className={`note ${missing ? 'note-missing' : ''} ${open ? 'note-open' : ''}`}
+            data-for={(open ?? shown[0]!).ids[0]}
+            aria-label={missing ? `Missing: ${shown[0]!.label}` : group.title}
           >
-            <button
-              type="button"
-              className="note-head"
-              aria-expanded={open}
-              onClick={() => onChoose(open ? undefined : note.id)}
-            >
-              <NoteHead note={note} />
-            </button>
-            {open && body?.(note)}
+            <div className="note-head">
+              <h2 className="note-title">{group.title}</h2>
+              {another?.(group)}
+              {group.reason && <p className="note-reason">{group.reason}</p>}
+            </div>
+            {shown.map((note) => (
+              <Fact key={note.id} note={note} open={note === open} onChoose={onChoose} body={body} />
+            ))}
             {open && (
               <button type="button" className="btn btn-link close-note" onClick={() => onChoose(undefined)}>
                 Close
@@ -62,24 +70,36 @@ export function Margin({ notes, chosen, onChoose, page, body }: Props) {
   );
 }
 
-function NoteHead({ note }: { note: MarginNote }) {
-  if (note.hole)
-    return (
-      <>
-        <span className="note-words">
-          {note.hole.kind === 'blank' ? `Answer: ${note.label}` : `No ${note.label}`}
-        </span>
-        <span className="note-reason">{note.reason}</span>
-      </>
-    );
+interface FactProps extends Pick<Props, 'onChoose' | 'body'> {
+  note: MarginNote;
+  open: boolean;
+}
+
+function Fact({ note, open, onChoose, body }: FactProps) {
+  const words = note.was === undefined ? note.label : `was ${note.was || 'missing'}`;
   return (
-    <>
-      <span className="note-label">
-        {note.was === undefined ? note.label : `${note.label}, changed by hand`}
-      </span>
-      <span className="note-words">{note.words}</span>
-      <span className="note-reason">{note.reason}</span>
-    </>
+    <div className={`fact ${open ? 'fact-open' : ''}`}>
+      <button
+        type="button"
+        className="fact-line"
+        aria-expanded={open}
+        onClick={() => onChoose(open ? undefined : note.id)}
+      >
+        {note.hole ? (
+          <span className="note-reason">{note.reason}</span>
+        ) : (
+          <>
+            <span className="fact-label">{words}</span> <span className="fact-words">{note.words}</span>
+          </>
+        )}
+      </button>
+      {open && (
+        <div className="fact-body">
+          {note.how && <p className="note-reason">{note.how}</p>}
+          {body?.(note)}
+        </div>
+      )}
+    </div>
   );
 }
 

@@ -1,7 +1,6 @@
 'use client';
 
-import { useRef, useState } from 'react';
-import { alternativesTo, type Alternatives } from '../../core/writing/alternatives';
+import Link from 'next/link';
 import type { MarginNote } from '../../core/writing/marginOf';
 import type { LetterStore } from '../writing/letterStore';
 import type { BlankType } from '../../core/template/document';
@@ -18,7 +17,7 @@ interface Props {
 
 /** What a note says when it is open: what, where from, why, what else; or what is missing, with its cures. */
 export function NoteBody({ note, filled, store, onDone }: Props) {
-  const others = alternativesTo(note.record, filled.situation);
+  const place = placeOf(note.record, filled);
   return (
     <>
       {note.hole && <Cures note={note} store={store} onDone={onDone} />}
@@ -48,7 +47,11 @@ export function NoteBody({ note, filled, store, onDone }: Props) {
           </button>
         </p>
       )}
-      {others && <Others alternatives={others} store={store} />}
+      {place && (
+        <Link className="note-place" href={place.href}>
+          {place.words}
+        </Link>
+      )}
     </>
   );
 }
@@ -81,45 +84,26 @@ function Cures({ note: { label, hole, ids }, store, onDone }: Omit<Props, 'fille
   );
 }
 
-function Others({
-  alternatives: { kind, others },
-  store,
-}: {
-  alternatives: Alternatives;
-  store: LetterStore;
-}) {
-  const [open, setOpen] = useState(false);
-  const toggle = useRef<HTMLButtonElement>(null);
-  return (
-    <div className="note-others">
-      <button
-        ref={toggle}
-        type="button"
-        className="btn btn-link"
-        aria-expanded={open}
-        onClick={() => setOpen((is) => !is)}
-      >
-        {others.length === 1 ? `Take the other ${kind}` : `Take another ${kind}`}
-      </button>
-      {open && (
-        <ul>
-          {others.map(({ key, name, note, choice }) => (
-            <li key={key}>
-              <button
-                type="button"
-                className="choice"
-                onClick={() => {
-                  store.choose(choice);
-                  setOpen(false);
-                  toggle.current?.focus();
-                }}
-              >
-                <b>{name}</b> {note}
-              </button>
-            </li>
-          ))}
-        </ul>
-      )}
-    </div>
-  );
+/** Where a fact is kept, to be put right there. */
+function placeOf(record: string | undefined, { situation }: FilledLetter) {
+  const [kind = '', key = ''] = record?.split(/:(.*)/s) ?? [];
+  const path = PATHS[kind];
+  if (path)
+    return { href: `${path}/${encodeURIComponent(key)}`, words: `See the ${WORDS_FOR[kind] ?? kind}` };
+  const client = situation.client?.record.key;
+  if (
+    (kind === 'client' || kind === 'contact' || kind === 'item') &&
+    client &&
+    situation.book.clients.has(client)
+  )
+    return { href: `/clients/${encodeURIComponent(client)}`, words: 'See the client' };
+  return undefined;
 }
+
+const PATHS: Readonly<Record<string, string>> = {
+  invoice: '/work/invoices',
+  booking: '/work/bookings',
+  project: '/work/projects',
+  enquiry: '/work/enquiries',
+};
+const WORDS_FOR: Readonly<Record<string, string>> = { booking: 'visit' };

@@ -19,7 +19,8 @@ export function placeNotes(margin: HTMLElement, page: HTMLElement): void {
   const placed = notes
     .map((note) => ({
       note,
-      wanted: lineOf(page, note) - top,
+      // The fact that is open stands at its line, its record above it.
+      wanted: lineOf(page, note) - top - (note.querySelector<HTMLElement>('.fact-open')?.offsetTop ?? 0),
       height: note.offsetHeight,
       open: note.classList.contains('note-open'),
     }))
@@ -45,6 +46,5 @@ function lineOf(page: HTMLElement, note: HTMLElement): number {
 }
 
 function placeOf(page: HTMLElement, note: HTMLElement): Element {
-  const [id] = (note.dataset.for ?? '').split(' ');
-  return page.querySelector(`[data-id="${CSS.escape(id!)}"]`) ?? page;
+  return page.querySelector(`[data-id="${CSS.escape(note.dataset.for ?? '')}"]`) ?? page;
 }

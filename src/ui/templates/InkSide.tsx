@@ -4,6 +4,7 @@ import { useDeferredValue, useEffect, useId, useRef, useState } from 'react';
 import { createPortal } from 'react-dom';
 import Form from 'react-bootstrap/Form';
 import type { StartingKind } from '../../core/records/recordKind';
+import { marginGroups } from '../../core/writing/marginGroups';
 import { marginOf } from '../../core/writing/marginOf';
 import { WritingDesk, type FilledLetter, type WritingFacts } from '../../core/writing/writingDesk';
 import { CopyBlocks } from '../letter/CopyBlocks';
@@ -98,7 +99,7 @@ export function InkSide({ templateKey, startsFrom, text, facts }: Props) {
           {margin &&
             createPortal(
               <Margin
-                notes={marginOf(filled.document, filled)}
+                groups={marginGroups(marginOf(filled.document, filled), filled)}
                 chosen={chosen}
                 onChoose={setChosen}
                 page={page}

@@ -67,7 +67,7 @@ export function LetterHead({ view: { filled, addressing }, store, onBack, closed
         )}
         {replyTo.length > 0 && (
           <>
-            <dt>Answers to</dt>
+            <dt>Reply to</dt>
             <dd>{written(replyTo)}</dd>
           </>
         )}

@@ -1,6 +1,8 @@
 'use client';
 
 import { memo, type RefObject } from 'react';
+import { marginGroups } from '../../core/writing/marginGroups';
+import { AnotherRecord } from '../margin/AnotherRecord';
 import { Margin } from '../margin/Margin';
 import { NoteBody } from '../margin/NoteBody';
 import type { LetterStore, LetterView } from './letterStore';
@@ -19,7 +21,10 @@ export const WritingMargin = memo(function WritingMargin({ view, store, onDone, 
   return (
     <Margin
       {...margin}
-      notes={view.notes}
+      groups={marginGroups(view.notes, view.filled)}
+      another={({ record, title }) => (
+        <AnotherRecord record={record} title={title} filled={view.filled} store={store} />
+      )}
       body={(note) => <NoteBody note={note} filled={view.filled} store={store} onDone={onDone} />}
     />
   );

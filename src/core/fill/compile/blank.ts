@@ -36,6 +36,6 @@ export function compileBlank(node: Blank, scope: Scope): Piece {
           ? 'the default'
           : 'answered for this letter';
     const raw = rawOfAnswer(answer, run.book.zone);
-    run.notes.push({ id, path: name, label: name, value, raw, steps: done, reason });
+    run.notes.push({ id, path: name, label: name, said: name, value, raw, steps: done, reason });
   };
 }

@@ -1,5 +1,6 @@
 import type { Place } from '../../problems/problem';
 import type { Field } from '../../template/document';
+import { factPhrase } from '../describe/factPhrase';
 import type { KeptWords } from '../house';
 import { resolvePath, type ResolvedPath } from '../paths/resolvePath';
 import { nextPart, placeOf, refused, type Scope } from '../paths/scope';
@@ -28,6 +29,8 @@ export interface CompiledField {
   slot: number;
   steps: CompiledSteps;
   stepsInWords: string[];
+  /** what the fact is called beside the letter */
+  said: string;
   /** the fact as it would be stored */
   raw: ReturnType<typeof rawOf>;
   /** counts the fields of the house */
@@ -53,6 +56,7 @@ export function compileField(node: Field, scope: Scope): CompiledField | Piece {
     slot: slotOf(path, scope),
     steps,
     stepsInWords: stepsInWords(node.steps),
+    said: factPhrase(path.said, node.steps, path.type),
     raw: rawOf(path.type),
     number: ofHouse ? scope.houseCount.all++ : 0,
   };
@@ -105,7 +109,7 @@ function factOf({ fact }: CompiledField, owner: unknown, run: Run): unknown {
 
 /** Tells what its words do not: that they are missing, and where they come from. */
 function tell(
-  { part, path, place, slot, origin, raw: asStored, stepsInWords: steps }: CompiledField,
+  { part, path, place, slot, origin, raw: asStored, stepsInWords: steps, said: called }: CompiledField,
   owner: unknown,
   stored: unknown,
   said: string | undefined,
@@ -125,7 +129,7 @@ function tell(
   const raw = asStored(stored, run.book.zone);
   run.notes.push(
     record === undefined
-      ? { id, path: written, label, value, raw, steps, reason }
-      : { id, path: written, label, value, raw, steps, record, reason },
+      ? { id, path: written, label, said: called, value, raw, steps, reason }
+      : { id, path: written, label, said: called, value, raw, steps, record, reason },
   );
 }

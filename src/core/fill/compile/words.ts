@@ -154,6 +154,7 @@ function compileNode(node: Exclude<Inline, Text>, scope: Scope): Piece | Compile
           id: placeId(part, run),
           path: 'signature',
           label: 'signature',
+          said: 'signature',
           value,
           raw: value,
           steps: [],

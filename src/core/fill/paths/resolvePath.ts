@@ -1,4 +1,5 @@
 import { DERIVATIONS } from '../../records/derive/derivations';
+import { SAID } from '../../records/catalogue/said';
 import { ADDRESS_PARTS, CUSTOMISABLE } from '../../records/catalogue/catalogue';
 import type { FieldDefinition } from '../../records/catalogue/field';
 import { scalar, typeInWords, type FieldType } from '../../records/fieldType';
@@ -18,6 +19,8 @@ export interface ResolvedPath {
   path: string;
   type: FieldType;
   label: string;
+  /** what it is called beside a letter */
+  said: string;
   /** how it is shown where no step says otherwise, as the field's definition has it */
   shownAs?: FieldDefinition['shownAs'];
   readsAs?: FieldDefinition['readsAs'];
@@ -113,6 +116,7 @@ function walked(
     path,
     type,
     label,
+    said: (kind && SAID[kind]?.[names.at(-1)!]) ?? label,
     root: start.name || names[0]!,
     read: toOwner === way.length ? owner : from(owner, fact),
     ownerKind: kind,

@@ -1,0 +1,46 @@
+import { number, object, string, ValidationError } from 'yup';
+import { putOff, spaceReminders, takeUpAgain, type Rest } from '../../../server/settleOccasions';
+import { asMember, jsonOf } from '../asMember';
+
+const RESTS: readonly Rest[] = ['next working day', 'next week', 'for good'];
+const OCCASION = string().required().max(200);
+const PUT_OFF = object({ occasion: OCCASION, rest: string<Rest>().oneOf(RESTS).required() }).noUnknown();
+const TAKEN_UP = object({ occasion: OCCASION }).noUnknown();
+const SPACING = object({ reminderSpacing: number().integer().min(1).max(90).required() }).noUnknown();
+
+/** Puts an occasion off, or says that nothing needs to be written. */
+export function POST(request: Request): Promise<Response> {
+  return settled(request, async (json, member) => {
+    const { occasion, rest } = await PUT_OFF.validate(json, { strict: true });
+    await putOff(member, occasion, rest);
+  });
+}
+
+/** An occasion stands on Today again. */
+export function DELETE(request: Request): Promise<Response> {
+  return settled(request, async (json, member) => {
+    await takeUpAgain(member, (await TAKEN_UP.validate(json, { strict: true })).occasion);
+  });
+}
+
+/** Settles the days between reminders. */
+export function PUT(request: Request): Promise<Response> {
+  return settled(request, async (json, member) => {
+    await spaceReminders(member, (await SPACING.validate(json, { strict: true })).reminderSpacing);
+  });
+}
+
+function settled(
+  request: Request,
+  settle: (json: unknown, member: Parameters<Parameters<typeof asMember>[1]>[0]) => Promise<void>,
+): Promise<Response> {
+  return asMember(request, async (member) => {
+    try {
+      await settle(await jsonOf(request), member);
+      return Response.json({});
+    } catch (error) {
+      if (error instanceof ValidationError) return Response.json({ error: error.message }, { status: 400 });
+      throw error;
+    }
+  });
+}

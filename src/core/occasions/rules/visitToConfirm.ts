@@ -1,0 +1,34 @@
+import { plusWorkingDays } from '../../dates/workingDays';
+import { dayAt } from '../../dates/zone';
+import { formatsOf } from '../../fill/formats/formatsOf';
+import { startOf } from '../../records/recordBook';
+import { clientName } from '../clientName';
+import type { OccasionRule } from '../occasion';
+
+/** How many days ahead a visit wants to be settled. */
+const AHEAD = 14;
+
+/**
+ * A visit that is only pencilled in. Begins two weeks before it; ends with any letter about it, when it is settled or
+ * called off, and when the visit comes near, which is an occasion of its own.
+ */
+export const visitToConfirm: OccasionRule = (book, letters) =>
+  [...book.bookings.values()].flatMap((booking) => {
+    if (booking.status !== 'tentative' || !booking.starts_at) return [];
+    const day = dayAt(startOf(booking), book.zone);
+    const near = plusWorkingDays(day, -1, book.workingDays) ?? day - 1;
+    if (book.today < day - AHEAD || book.today >= near) return [];
+    if (letters.lastAbout('booking', booking.key) !== undefined) return [];
+    const formats = formatsOf(book);
+    return [
+      {
+        act: 'visit confirmed',
+        start: { kind: 'booking', key: booking.key },
+        since: day - AHEAD,
+        name: clientName(book, booking.client),
+        reason: `${booking.service ?? book.words.booking} on ${formats.date(day, 'weekday')} ${formats.date(day, 'day and month')} is not confirmed yet`,
+        ...(booking.member ? { member: booking.member } : {}),
+        rank: 20 + (day - book.today) / 100,
+      },
+    ];
+  });

@@ -1,0 +1,37 @@
+import type { PastLetter } from '../fitting/fittingTemplates';
+import type { WritingDesk } from '../writing/writingDesk';
+import type { Occasion } from './occasion';
+import { PastLetters } from './pastLetters';
+
+/**
+ * The template that an occasion is written with: of those of its act that fit and have not been sent since it began, the
+ * first; where no template belongs to the act, the likeliest that fits.
+ * @returns "done" when all of its act have been sent, undefined when there is none to offer
+ */
+export function templateFor(
+  { act, start, since }: Occasion,
+  desk: WritingDesk,
+  letters: readonly PastLetter[],
+): string | 'done' | undefined {
+  const situation = desk.situation(start);
+  if (!situation) return undefined;
+  const { fitting } = desk.fitting(situation, letters);
+  const own = desk.facts.templates.filter(
+    ({ head }) => head.action?.act === act && head.startsFrom === start.kind && !head.resting,
+  );
+  if (own.length === 0) return fitting[0]?.key;
+  const sent = new PastLetters(letters, desk.book).templatesSince(start.kind, start.key, since);
+  const order = new Map(fitting.map(({ key }, i) => [key, i]));
+  const open = own.filter(({ key }) => order.has(key) && !sent.has(key));
+  // The owner's own order; one in a language that the client reads before the others.
+  const [next] = open
+    .map((template, i) => ({ template, i, foreign: desk.isForeign(template.head, situation) }))
+    .sort(
+      (a, b) =>
+        Number(a.foreign) - Number(b.foreign) ||
+        Number(b.template.head.action!.first) - Number(a.template.head.action!.first) ||
+        a.i - b.i,
+    );
+  if (next) return next.template.key;
+  return own.some(({ key }) => sent.has(key)) ? 'done' : undefined;
+}
