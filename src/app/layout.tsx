@@ -8,7 +8,14 @@ import { ServiceWorker } from '../ui/shell/ServiceWorker';
 import '../ui/theme/theme.scss';
 
 export const metadata: Metadata = { title: { default: 'Fair Quill', template: '%s · Fair Quill' } };
-export const viewport: Viewport = { width: 'device-width', initialScale: 1, themeColor: '#e8e4da' };
+export const viewport: Viewport = {
+  width: 'device-width',
+  initialScale: 1,
+  themeColor: [
+    { media: '(prefers-color-scheme: light)', color: '#e8e4da' },
+    { media: '(prefers-color-scheme: dark)', color: '#1a1b1d' },
+  ],
+};
 
 export default async function RootLayout({ children }: { children: ReactNode }) {
   // Every page is made for its request: the policy's nonce is in it, and no build asks the database.

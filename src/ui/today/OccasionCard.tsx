@@ -16,7 +16,7 @@ export interface Card {
 }
 
 const RESTS = [
-  { rest: 'next working day', words: 'Tomorrow', said: 'Put off until the next working day.' },
+  { rest: 'next working day', words: 'Later', said: 'Put off until the next working day.' },
   { rest: 'next week', words: 'Next week', said: 'Put off for a week.' },
   { rest: 'for good', words: 'Not needed', said: 'Nothing will be written.' },
 ] as const;

@@ -49,7 +49,6 @@ export function TodayPage({ today: { date, cards, more, visits, words, reminderS
             </li>
           ))}
         </ul>
-        <ReminderSpacing days={reminderSpacing} />
       </aside>
       <ol className="cards" aria-label="Worth writing">
         {cards.map((card) => (
@@ -64,6 +63,7 @@ export function TodayPage({ today: { date, cards, more, visits, words, reminderS
         </p>
       )}
       {more > 0 && <p className="hint">{more} more when these are written.</p>}
+      <ReminderSpacing days={reminderSpacing} />
     </div>
   );
 }

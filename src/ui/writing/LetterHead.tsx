@@ -1,5 +1,6 @@
 'use client';
 
+import Link from 'next/link';
 import { useState } from 'react';
 import { people } from '../../core/writing/alternatives';
 import { nameRecipient } from '../../core/describe/nameRecord';
@@ -11,12 +12,14 @@ interface Props {
   view: LetterView;
   store: LetterStore;
   onBack: () => void;
+  /** whom one writes to, and where that record is */
+  back: { name: string; href: string };
   /** the letter has gone: nobody else can be chosen */
   closed: boolean;
 }
 
 /** Whom the letter goes to and whom it comes from, every address of it; another person in two presses. */
-export function LetterHead({ view: { filled, addressing }, store, onBack, closed }: Props) {
+export function LetterHead({ view: { filled, addressing }, store, onBack, back, closed }: Props) {
   const [changing, setChanging] = useState(false);
   const { situation } = filled;
   const { others } = people(situation);
@@ -31,9 +34,23 @@ export function LetterHead({ view: { filled, addressing }, store, onBack, closed
   const { from, copies, blindCopies, replyTo } = addressing;
   return (
     <div className="address-head">
-      <button type="button" className="btn btn-link back-to-list" onClick={onBack}>
-        Templates
-      </button>
+      <p className="phone-head">
+        <Link
+          href={back.href}
+          onClick={(event) => {
+            // Back to where one came from, where that is known.
+            if (window.history.length < 2) return;
+            event.preventDefault();
+            window.history.back();
+          }}
+        >
+          <i className="bi bi-chevron-left" aria-hidden="true" />
+          {back.name}
+        </Link>
+        <button type="button" className="btn btn-link back-to-list" onClick={onBack}>
+          Another template
+        </button>
+      </p>
       <dl>
         <dt>To</dt>
         <dd>

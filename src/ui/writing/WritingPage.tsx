@@ -219,6 +219,7 @@ function Desk({ writing, start, template, onRefresh }: DeskProps) {
                 view={view}
                 store={store}
                 onBack={() => setListOpen(true)}
+                back={{ name, href: recordPath(start) }}
                 closed={sending.state === 'kept'}
               />
               <LetterPage
@@ -279,6 +280,18 @@ function makeReady(desk: WritingDesk): () => void {
   };
   timer = setTimeout(next, 500);
   return () => clearTimeout(timer);
+}
+
+/** Where the record is that a letter is written from. */
+function recordPath({ kind, key }: StartingPoint): string {
+  const place = {
+    client: '/clients',
+    enquiry: '/work/enquiries',
+    project: '/work/projects',
+    booking: '/work/bookings',
+    invoice: '/work/invoices',
+  }[kind];
+  return `${place}/${encodeURIComponent(key)}`;
 }
 
 function begun({ choices, document, filled }: LetterNow) {

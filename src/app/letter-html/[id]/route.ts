@@ -27,7 +27,7 @@ export async function GET(request: Request, { params }: Context): Promise<Respon
 }
 
 function page(html: string): string {
-  return `<!doctype html><html lang="en-GB"><head><meta charset="utf-8"><title>Letter</title>
-<style>body{margin:0;font:17px/1.55 Georgia,serif;color:#1f2933;background:#fffdf8;overflow-wrap:anywhere}a{color:#4b3f8f}</style>
+  return `<!doctype html><html lang="en-GB"><head><meta charset="utf-8"><meta name="color-scheme" content="light dark"><title>Letter</title>
+<style>body{margin:0;font:17px/1.55 Georgia,serif;color:#1f2933;background:#fffdf8;overflow-wrap:anywhere}a{color:#4b3f8f}@media(prefers-color-scheme:dark){body{color:#ece7dc;background:#27282b}a{color:#b8aef5}}</style>
 </head><body><main>${html}</main></body></html>`;
 }

@@ -2,18 +2,16 @@
 export interface LineShape {
   /** how many quotations it stands in */
   quotes: number;
-  /** whether it begins a list item */
-  item: boolean;
-  /** the marks of the quotations and items that it begins with, and the spaces between them */
-  containers: string;
-  /** what stands behind them */
+  /** how many list items it begins */
+  items: number;
+  /** what stands behind the marks of these */
   rest: string;
 }
 
 export function shapeOf(line: string): LineShape {
   let at = 0;
   let quotes = 0;
-  let item = false;
+  let items = 0;
   for (;;) {
     const char = line[at];
     if (char === ' ') at++;
@@ -23,11 +21,11 @@ export function shapeOf(line: string): LineShape {
     } else {
       const marker = itemMarker(line, at);
       if (!marker) break;
-      item = true;
+      items++;
       at += marker;
     }
   }
-  return { quotes, item, containers: line.slice(0, at), rest: line.slice(at) };
+  return { quotes, items, rest: line.slice(at) };
 }
 
 /** How long the marker of a list item is with the space behind it; 0 where there is none. */
@@ -46,9 +44,9 @@ export function isRow({ rest }: LineShape): boolean {
 }
 
 /** The line below the head of a table: nothing but dashes, colons and at least one bar. */
-export function isDelimiter({ rest, item }: LineShape): boolean {
+export function isDelimiter({ rest, items }: LineShape): boolean {
   const text = rest.trim();
-  if (item || !text.includes('|') || !/^[|:\- \t]+$/.test(text)) return false;
+  if (items || !text.includes('|') || !/^[|:\- \t]+$/.test(text)) return false;
   const cells = text.replace(/^\|/, '').replace(/\|$/, '').split('|');
   return cells.every((cell) => /^:?-+:?$/.test(cell.trim()));
 }
@@ -64,6 +62,8 @@ function isRule(text: string): boolean {
 }
 
 /** A line that begins a block, so that the words above do not go on in it. */
-export function beginsBlock(line: string, { item, rest }: LineShape): boolean {
-  return item || rest.startsWith('|') || /^(?:[-*+]|\d+[.)]|=+|-+)[ \t]*$/.test(line.replace(/^[ >]+/, ''));
+export function beginsBlock(line: string, { items, rest }: LineShape): boolean {
+  return (
+    items > 0 || rest.startsWith('|') || /^(?:[-*+]|\d+[.)]|=+|-+)[ \t]*$/.test(line.replace(/^[ >]+/, ''))
+  );
 }

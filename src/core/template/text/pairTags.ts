@@ -3,6 +3,9 @@ import type { Places, Problem } from '../../problems/problem';
 import { printTag } from '../tags/printTag';
 import { isStructure, type StructureTag } from '../tags/tag';
 
+/** More open sections than this are refused: nothing that reads them further would come to an end. */
+const DEEPEST_OPEN = 200;
+
 /**
  * Builds sections and conditions from a run of siblings in which their opening and closing tags still stand.
  * A tag without its partner among the siblings is reported: a structure may not cross another.
@@ -28,7 +31,10 @@ export function pairTags<Child extends { type: string }>(
   const open = (tag: StructureTag, node: Open['node']) => {
     const place = places.get(tag);
     if (place) places.set(node, place);
-    into().push(node as Node);
+    if (stack.length >= DEEPEST_OPEN) {
+      if (stack.length === DEEPEST_OPEN)
+        report(tag, `More than ${DEEPEST_OPEN} sections stand in one another.`);
+    } else into().push(node as Node);
     stack.push({ tag, node, into: node.content as Node[] });
   };
   for (const child of run) {
@@ -68,7 +74,7 @@ export function pairTags<Child extends { type: string }>(
       }
     }
   }
-  for (const unclosed of stack) reportUnclosed(unclosed);
+  for (const unclosed of stack.slice(0, DEEPEST_OPEN)) reportUnclosed(unclosed);
   return root;
 
   function reportUnclosed({ tag, node }: Open) {

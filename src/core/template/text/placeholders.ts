@@ -121,7 +121,7 @@ function tellBlocks(text: string, held: readonly Held[]): { text: string; notBlo
   const lines = alignTags(text.split('\n'), (line) => {
     const shape = shapeOf(line);
     const alone = loneTag(shape, held);
-    return alone && { tag: alone.tag, inItem: shape.item };
+    return alone && { tag: alone.tag, inItem: shape.items > 0 };
   }).map((line) => {
     const shape = shapeOf(line);
     return { line, shape, alone: loneTag(shape, held) };
@@ -138,7 +138,7 @@ function tellBlocks(text: string, held: readonly Held[]): { text: string; notBlo
   let depth = 0;
   for (const [i, { line, shape, alone }] of lines.entries()) {
     // Another item ends the table in the one before.
-    if (shape.item) table = false;
+    if (shape.items) table = false;
     if (!table) {
       table = isDelimiter(shape) && i > 0 && isRow(lines[i - 1]!.shape);
       depth = 0;
@@ -148,7 +148,7 @@ function tellBlocks(text: string, held: readonly Held[]): { text: string; notBlo
       const isComment = alone.tag.type === 'comment';
       const next = lines[following[i]!];
       // A row behind a list's mark is the head of another table.
-      const rowFollows = next !== undefined && isRow(next.shape) && !next.shape.item;
+      const rowFollows = next !== undefined && isRow(next.shape) && !next.shape.items;
       // What was opened in the table ends there; a passage is no row.
       const inTable = opens ? rowFollows : depth > 0 || (isComment && rowFollows);
       if (inTable && alone.tag.type !== 'passage') {

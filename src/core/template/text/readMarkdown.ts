@@ -8,9 +8,13 @@ import { mayStandAlone, type StructureTag } from '../tags/tag';
 import { gatherLists } from './gatherLists';
 import { pairTags } from './pairTags';
 import { heldIndex, holdTags } from './placeholders';
+import { shapeOf } from './lineShape';
 import { readAttributes } from './readAttributes';
 import { WordReader } from './readWords';
 import { tagLineFromMarkdown, tagLineSyntax } from './tagLine';
+
+/** More containers than this on one line are refused. */
+const DEEPEST_LINE = 40;
 
 /** Deeper nesting than this is refused: no letter needs it, and readers of mail choke on it. */
 export const DEEPEST = 200;
@@ -26,6 +30,14 @@ export function readMarkdown(
   places: Places,
   problems: Problem[],
 ): TemplateDocument {
+  const deep = lineTooDeep(source);
+  if (deep !== undefined) {
+    problems.push({
+      ...lines.place(deep),
+      message: `More than ${DEEPEST_LINE} quotations and lists begin on this line.`,
+    });
+    return { type: 'doc', content: [] };
+  }
   const { text, held, notBlocks } = holdTags(source, lines, places, problems);
   const tree = fromMarkdown(text, {
     extensions: [
@@ -123,6 +135,17 @@ export function readMarkdown(
     }
     return tag;
   }
+}
+
+/** Where a line begins that opens more containers than any letter needs: to read it takes the square of their number. */
+function lineTooDeep(source: string): number | undefined {
+  let offset = 0;
+  for (const line of source.split('\n')) {
+    const { quotes, items } = shapeOf(line);
+    if (quotes + items > DEEPEST_LINE) return offset;
+    offset += line.length + 1;
+  }
+  return undefined;
 }
 
 /** A comment on a line of its own above or below the words of a paragraph is no part of it. */
