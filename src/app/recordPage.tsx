@@ -6,20 +6,12 @@ import { recordPage } from '../server/recordPage';
 import { showLetters } from '../server/showLetters';
 import { PaymentForm } from '../ui/records/PaymentForm';
 import { RecordPaper } from '../ui/records/RecordPaper';
+import { keyFrom } from './keyFrom';
 import { requireMember } from './session';
 
 const load = cache(async (kind: StartingPoint['kind'], key: string) =>
   recordPage(await requireMember(), { kind, key }),
 );
-
-/** A key as it stands in the address of a page. */
-export function keyFrom(segment: string): string {
-  try {
-    return decodeURIComponent(segment);
-  } catch {
-    return segment;
-  }
-}
 
 export async function recordTitle(kind: StartingPoint['kind'], segment: string): Promise<Metadata> {
   return { title: (await load(kind, keyFrom(segment)))?.view.title ?? 'Nothing found' };

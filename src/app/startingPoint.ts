@@ -3,7 +3,7 @@ import type { StartingPoint } from '../core/records/which/situation';
 
 /** `invoice:LPC-1048` as a starting point; undefined when it is none. */
 export function readStartingPoint(text: unknown): StartingPoint | undefined {
-  if (typeof text !== 'string' || text.length > 200) return undefined;
+  if (typeof text !== 'string' || text.length > 200 || text.includes('\0')) return undefined;
   const [kind = '', key = ''] = text.split(/:(.*)/s);
   return isStartingKind(kind) && key ? { kind, key } : undefined;
 }

@@ -1,11 +1,16 @@
 import { Readable } from 'node:stream';
 import SMTPConnection from 'nodemailer/lib/smtp-connection';
 
-/** Where letters are handed over, from SMTP_URL: smtp://[name:password@]host:port, or smtps:// for TLS from the start. */
+/**
+ * Where letters are handed over, from SMTP_URL: smtp://[name:password@]host:port, or smtps:// for TLS from the start. A
+ * server that is not on this machine has to offer TLS, unless the address ends with ?tls=none.
+ */
 export interface MailServer {
   host: string;
   port: number;
   secure: boolean;
+  /** nothing is said to a server that offers no TLS: neither a password nor a letter */
+  requireTLS: boolean;
   credentials?: { user: string; pass: string };
 }
 
@@ -30,12 +35,14 @@ export function readMailServer(url: string): MailServer {
   if (!URL.canParse(url) || !/^smtps?:$/.test(new URL(url).protocol)) {
     throw new Error('SMTP_URL begins with smtp:// or smtps://, as smtp://127.0.0.1:25.');
   }
-  const { protocol, hostname, port, username, password } = new URL(url);
+  const { protocol, hostname, port, username, password, searchParams } = new URL(url);
+  const here = /^(?:localhost|127(?:\.\d+){3}|\[?::1\]?)$/.test(hostname);
   const secure = protocol === 'smtps:';
   return {
     host: hostname.replace(/^\[|\]$/g, ''),
     port: Number(port) || (secure ? 465 : 587),
     secure,
+    requireTLS: !secure && !here && searchParams.get('tls') !== 'none',
     ...(username
       ? { credentials: { user: decodeURIComponent(username), pass: decodeURIComponent(password) } }
       : {}),

@@ -2,6 +2,7 @@ import { UniqueConstraintError } from 'sequelize';
 import type { Problem } from '../core/problems/problem';
 import { headPlace, readTemplateWords } from '../core/writing/readTemplateWords';
 import { keepVersion, type Keeping } from '../data/repositories/templateVersions';
+import { templateByKey } from '../data/repositories/templatesOfBusiness';
 import { connection } from './connection';
 import type { CurrentMember } from './currentMember';
 import { wordsContext, wordsFacts } from './wordsContext';
@@ -16,7 +17,13 @@ export async function keepTemplate(
   version: number,
   text: string,
 ): Promise<Keeping | { result: 'wrong'; problems: Problem[] }> {
-  const { template, problems } = readTemplateWords(text, wordsContext(await wordsFacts(business_id)));
+  // Words are only read for whoever may keep them, and on the version that stands.
+  const standing = await templateByKey(connection(), business_id, id, key);
+  if (!standing) return { result: 'gone' };
+  const facts = standing.version === version ? await wordsFacts(business_id) : undefined;
+  const { template, problems } = facts
+    ? readTemplateWords(text, wordsContext(facts))
+    : { template: standing, problems: [] };
   if (!template) return { result: 'wrong', problems };
   try {
     return await keepVersion(connection(), { business_id, member_id: id }, key, version, template);

@@ -52,7 +52,7 @@ export async function sendLetter(member: CurrentMember, letter: LetterToSend): P
   if (before) return { result: 'already', status: before.status, goesAt: before.goes_at };
   const [record, template, passages] = await Promise.all([
     startingRecord(database, business_id, letter.start),
-    templateAtVersion(database, business_id, letter.choices.template, letter.templateVersion),
+    templateAtVersion(database, business_id, member.id, letter.choices.template, letter.templateVersion),
     passagesOfBusiness(database, business_id),
   ]);
   if (!record) return { result: 'gone', what: 'record' };

@@ -43,10 +43,25 @@ describe('signing in', () => {
     expect(await signIn('nobody@larkfield.example', imke[1])).toEqual({ refused: 'wrong' });
   });
 
-  it('stops trying after eight failures, even with the right password', async () => {
-    for (let i = 0; i < 8; i++) expect(await signIn(imke[0], 'wrong')).toEqual({ refused: 'wrong' });
-    expect(await signIn(...imke)).toEqual({ refused: 'too many' });
-    expect(await signIn('teo@larkfield.example', 'larkfield-teo')).toHaveProperty('token');
+  it('wants ever longer pauses after five failures, and tests no more passwords however many come at once', async () => {
+    const place = '192.0.2.1';
+    const many = await Promise.all(Array.from({ length: 60 }, () => signIn(imke[0], 'wrong', place)));
+    const refused = many.map((one) => ('refused' in one ? one.refused : 'in'));
+    expect(refused.filter((one) => one === 'wrong')).toHaveLength(5);
+    expect(refused.filter((one) => one === 'too many')).toHaveLength(55);
+    expect(await signIn(...imke, place)).toEqual({ refused: 'too many' });
+  });
+
+  it('is not kept from its owner by the tries of others', async () => {
+    expect(await signIn(...imke, '192.0.2.2')).toHaveProperty('token');
+  });
+
+  it('one password over many accounts is limited by where it comes from', async () => {
+    const place = '192.0.2.3';
+    const tries: unknown[] = [];
+    for (let i = 0; i < 45; i++) tries.push(await signIn(`somebody-${i}@larkfield.example`, 'spring', place));
+    expect(tries[0]).toEqual({ refused: 'wrong' });
+    expect(tries.at(-1)).toEqual({ refused: 'too many' });
   });
 
   it('keeps no token that could be read from the database', async () => {

@@ -21,7 +21,10 @@ export default async function SignInPage({
   );
 }
 
-/** Only a path of this application is gone to. */
+/** Only a path of this application is gone to: whatever a browser would make of the address is looked at, not its words. */
 function ownPath(to: string | string[] | undefined): string {
-  return typeof to === 'string' && /^\/(?![/\\])/.test(to) ? to : '/';
+  const here = 'http://here.invalid';
+  if (typeof to !== 'string' || !URL.canParse(to, here)) return '/';
+  const { origin, pathname, search, hash } = new URL(to, here);
+  return origin === here && !pathname.startsWith('//') ? pathname + search + hash : '/';
 }

@@ -7,10 +7,13 @@ import type { Database } from '../database';
 export type Keeping =
   | { result: 'kept'; version: number }
   | { result: 'overtaken'; version: number; by: string | null; at: Date }
-  | { result: 'gone' };
+  | { result: 'gone' }
+  /** it would take a template of everyone's away from the others */
+  | { result: 'refused' };
 
 interface Standing {
   id: string;
+  owner_id: string | null;
   version: number;
   by: string | null;
   at: Date;
@@ -29,7 +32,7 @@ export async function keepVersion(
 ): Promise<Keeping> {
   return inTransaction(async (transaction) => {
     const [standing] = await sequelize.query<Standing>(
-      `select template.id, template.current_version as version, member.full_name as by, kept.kept_at as at
+      `select template.id, template.owner_id, template.current_version as version, member.full_name as by, kept.kept_at as at
        from template
        join template_version kept on kept.business_id = template.business_id and kept.template_id = template.id
          and kept.version = template.current_version
@@ -42,6 +45,8 @@ export async function keepVersion(
     if (!standing) return { result: 'gone' };
     const { id, by, at } = standing;
     if (standing.version !== version) return { result: 'overtaken', version: standing.version, by, at };
+    // A template of everyone's is nobody's to take away from the others.
+    if (head.mine && standing.owner_id === null) return { result: 'refused' };
     const next = version + 1;
     await models.template_version.create(
       {

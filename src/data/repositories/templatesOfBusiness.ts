@@ -75,10 +75,14 @@ export async function templatesWithWords(
   });
 }
 
-/** A template as it stood in an earlier version, in the trash or not: a letter may be on its way from it. */
+/**
+ * A template that a member may see as it stood in an earlier version, in the trash or not: a letter may be on its way from
+ * it.
+ */
 export async function templateAtVersion(
   { sequelize }: Database,
   business_id: string,
+  member_id: string,
   key: string,
   version: number,
 ): Promise<(KeptTemplate & { id: string }) | undefined> {
@@ -87,8 +91,9 @@ export async function templateAtVersion(
      from template
      join template_version version on version.business_id = template.business_id
        and version.template_id = template.id and version.version = $version
-     where template.business_id = $business_id and template.key = $key`,
-    { bind: { business_id, key, version }, type: QueryTypes.SELECT },
+     where template.business_id = $business_id and template.key = $key
+       and (template.owner_id is null or template.owner_id = $member_id)`,
+    { bind: { business_id, member_id, key, version }, type: QueryTypes.SELECT },
   );
   return found;
 }

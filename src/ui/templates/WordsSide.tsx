@@ -24,7 +24,7 @@ type Kept =
   | { result: 'kept'; version: number }
   | { result: 'wrong'; problems: Problem[] }
   | { result: 'overtaken'; version: number; by: string | null; at: string }
-  | { result: 'gone' }
+  | { result: 'gone' | 'refused' }
   | { result?: undefined; error: string; signedOut?: boolean };
 
 /** Words are read this many milliseconds after the last key. */
@@ -74,6 +74,10 @@ export function WordsSide({ templateKey, words, changed, facts, onType, onKept, 
         setOvertaken(body.version);
         return setTrouble(
           `${body.by ?? 'Somebody'} has kept version ${body.version} since you began. Load it, and put your change into it; what you wrote stays beside it.`,
+        );
+      case 'refused':
+        return setTrouble(
+          'This template is everyone’s: “mine: yes” would take it from the others. Leave that line out.',
         );
       case 'gone':
         return setTrouble('This template is no longer there.');

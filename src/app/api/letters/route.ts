@@ -1,14 +1,19 @@
-import { array, number, object, string, ValidationError, type InferType } from 'yup';
+import { array, number, object, string, type InferType } from 'yup';
+import type { CopyDocument } from '../../../core/fairCopy/copyDocument';
 import { readCopy, UnreadableCopy } from '../../../core/fairCopy/readCopy';
 import type { Choices } from '../../../core/writing/letter';
 import { sendLetter, type Sending } from '../../../server/sendLetter';
 import { readStartingPoint } from '../../startingPoint';
-import { asMember, jsonOf } from '../asMember';
+import { asMember } from '../asMember';
+import { readJson, Refused } from '../readJson';
+
+/** A long letter with its facts, and room. */
+const LARGEST_LETTER = 2_000_000;
 
 const LETTER = object({
   id: string().uuid().required(),
   from: string().required().max(200),
-  templateVersion: number().integer().positive().required(),
+  templateVersion: number().integer().positive().max(2_147_483_647).required(),
   choices: object({
     template: string().required().max(100),
     project: string().max(100),
@@ -37,33 +42,35 @@ const STATUS: Readonly<Record<Sending['result'], number>> = {
 /** Takes a letter to be sent. */
 export async function POST(request: Request): Promise<Response> {
   return asMember(request, async (member) => {
-    try {
-      const json = (await jsonOf(request)) as { document?: unknown };
-      const letter = await LETTER.validate(json, { stripUnknown: false });
-      const start = readStartingPoint(letter.from);
-      if (!start) return Response.json({ error: 'There is no such record.' }, { status: 400 });
-      const { id, templateVersion, facts } = letter;
-      const choices = readChoices(letter.choices);
-      const sending = await sendLetter(member, {
-        id,
-        start,
-        templateVersion,
-        choices,
-        facts,
-        document: readCopy(json.document),
-      });
-      return Response.json(sending, { status: STATUS[sending.result] });
-    } catch (error) {
-      if (error instanceof ValidationError || error instanceof UnreadableCopy) {
-        return Response.json({ error: `This letter cannot be read: ${error.message}` }, { status: 400 });
-      }
-      throw error;
-    }
+    const json = (await readJson(request, LARGEST_LETTER)) as { document?: unknown };
+    const letter = await LETTER.validate(json, { strict: true, stripUnknown: false });
+    const start = readStartingPoint(letter.from);
+    if (!start) throw new Refused('There is no such record.', 400);
+    const { id, templateVersion, facts } = letter;
+    const sending = await sendLetter(member, {
+      id,
+      start,
+      templateVersion,
+      choices: readChoices(letter.choices),
+      facts,
+      document: documentOf(json.document),
+    });
+    return Response.json(sending, { status: STATUS[sending.result] });
   });
 }
 
+function documentOf(json: unknown): CopyDocument {
+  try {
+    return readCopy(json);
+  } catch (error) {
+    if (!(error instanceof UnreadableCopy)) throw error;
+    throw new Refused(`This letter cannot be read: ${error.message}`, 400);
+  }
+}
+
 function readChoices({ answers, ...choices }: InferType<typeof LETTER>['choices']): Choices {
-  const given = Object.entries(answers as Record<string, unknown>);
+  // No name of an answer is one that every object has.
+  const given = Object.entries(answers as Record<string, unknown>).filter(([name]) => !(name in {}));
   return {
     ...(Object.fromEntries(Object.entries(choices).filter(([, value]) => value !== undefined)) as Omit<
       Choices,

@@ -1,6 +1,7 @@
-import { number, object, string, ValidationError } from 'yup';
+import { number, object, string } from 'yup';
 import { putOff, spaceReminders, takeUpAgain, type Rest } from '../../../server/settleOccasions';
-import { asMember, jsonOf } from '../asMember';
+import { asMember } from '../asMember';
+import { readJson } from '../readJson';
 
 const RESTS: readonly Rest[] = ['next working day', 'next week', 'for good'];
 const OCCASION = string().required().max(200);
@@ -35,12 +36,7 @@ function settled(
   settle: (json: unknown, member: Parameters<Parameters<typeof asMember>[1]>[0]) => Promise<void>,
 ): Promise<Response> {
   return asMember(request, async (member) => {
-    try {
-      await settle(await jsonOf(request), member);
-      return Response.json({});
-    } catch (error) {
-      if (error instanceof ValidationError) return Response.json({ error: error.message }, { status: 400 });
-      throw error;
-    }
+    await settle(await readJson(request, 2_000), member);
+    return Response.json({});
   });
 }

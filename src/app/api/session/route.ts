@@ -1,27 +1,30 @@
 import { cookies } from 'next/headers';
 import { object, string, ValidationError } from 'yup';
 import { signIn, signOut } from '../../../server/signIn';
+import { readJson, Refused } from '../readJson';
 import { isSameOrigin, refuseOrigin } from '../../sameOrigin';
 import { SESSION_COOKIE } from '../../session';
 
 const CREDENTIALS = object({
-  email: string().trim().required('Write your email address.').max(254),
+  email: string().required('Write your email address.').max(254),
   password: string().required('Write your password.').max(1000),
 }).noUnknown();
 
 const REFUSALS = {
   wrong: { status: 401, error: 'The address or the password is wrong.' },
-  'too many': { status: 429, error: 'Too many tries. Wait a quarter of an hour, then try again.' },
+  'too many': { status: 429, error: 'Too many tries. Wait a minute, then try again.' },
+  busy: { status: 503, error: 'Many people are signing in just now. Try again in a moment.' },
 } as const;
 
 /** Signs in. */
 export async function POST(request: Request): Promise<Response> {
   if (!isSameOrigin(request)) return refuseOrigin();
   try {
-    const { email, password } = await CREDENTIALS.validate(await request.json().catch(() => ({})), {
+    const { email, password } = await CREDENTIALS.validate(await readJson(request, 2_000), {
       abortEarly: false,
+      strict: true,
     });
-    const result = await signIn(email, password);
+    const result = await signIn(email.trim(), password, addressOf(request));
     if ('refused' in result) {
       const { status, error } = REFUSALS[result.refused];
       return Response.json({ error }, { status });
@@ -35,12 +38,18 @@ export async function POST(request: Request): Promise<Response> {
     });
     return Response.json({});
   } catch (error) {
+    if (error instanceof Refused) return error.answer();
     if (error instanceof ValidationError) {
       const first = error.inner.find(({ path }) => path === 'email') ?? error.inner[0] ?? error;
       return Response.json({ error: first.message, field: first.path }, { status: 400 });
     }
     throw error;
   }
+}
+
+/** Where a try comes from, as the server in front of this one says. */
+function addressOf(request: Request): string {
+  return request.headers.get('x-forwarded-for')?.split(',').at(-1)?.trim() || 'unknown';
 }
 
 /** Signs out. */

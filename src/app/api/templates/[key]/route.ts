@@ -1,26 +1,26 @@
-import { number, object, string, ValidationError } from 'yup';
+import { number, object, string } from 'yup';
+import { LONGEST_WORDS } from '../../../../core/writing/readTemplateWords';
 import { keepTemplate } from '../../../../server/keepTemplate';
-import { asMember, jsonOf } from '../../asMember';
+import { keyFrom } from '../../../keyFrom';
+import { asMember } from '../../asMember';
+import { readJson } from '../../readJson';
 
 type Context = { params: Promise<{ key: string }> };
 
 const WORDS = object({
-  version: number().integer().positive().required(),
-  text: string().required().max(1_000_000),
+  version: number().integer().positive().max(2_147_483_647).required(),
+  text: string().required().max(LONGEST_WORDS, `These words are longer than ${LONGEST_WORDS} characters.`),
 }).noUnknown();
 
-const STATUS = { kept: 200, wrong: 422, overtaken: 409, gone: 404 } as const;
+const STATUS = { kept: 200, wrong: 422, overtaken: 409, gone: 404, refused: 403 } as const;
 
 /** Keeps a template's words as a new version. */
 export async function POST(request: Request, { params }: Context): Promise<Response> {
   return asMember(request, async (member) => {
-    try {
-      const { version, text } = await WORDS.validate(await jsonOf(request), { strict: true });
-      const kept = await keepTemplate(member, (await params).key, version, text);
-      return Response.json(kept, { status: STATUS[kept.result] });
-    } catch (error) {
-      if (error instanceof ValidationError) return Response.json({ error: error.message }, { status: 400 });
-      throw error;
-    }
+    const { version, text } = await WORDS.validate(await readJson(request, 4 * LONGEST_WORDS), {
+      strict: true,
+    });
+    const kept = await keepTemplate(member, keyFrom((await params).key), version, text);
+    return Response.json(kept, { status: STATUS[kept.result] });
   });
 }

@@ -1,14 +1,15 @@
-import { boolean, number, object, string, ValidationError } from 'yup';
+import { boolean, number, object, string } from 'yup';
 import { readDay } from '../../../../../core/dates/civil';
 import { LARGEST_SUM } from '../../../../../core/money/currency';
 import { recordPayment, undoPayment, type Recording } from '../../../../../server/recordPayment';
-import { keyFrom } from '../../../../recordPage';
-import { asMember, jsonOf } from '../../../asMember';
+import { keyFrom } from '../../../../keyFrom';
+import { asMember } from '../../../asMember';
+import { readJson } from '../../../readJson';
 
 type Context = { params: Promise<{ key: string }> };
 
 const PAYMENT = object({
-  version: number().integer().positive().required(),
+  version: number().integer().positive().max(2_147_483_647).required(),
   amount: number()
     .integer()
     .positive('Write what was paid, as 96 or 96.00.')
@@ -22,8 +23,8 @@ const PAYMENT = object({
 }).noUnknown();
 
 const UNDONE = object({
-  version: number().integer().positive().required(),
-  position: number().integer().min(0).required(),
+  version: number().integer().positive().max(2_147_483_647).required(),
+  position: number().integer().min(0).max(2_147_483_647).required(),
 }).noUnknown();
 
 const OVERTAKEN = 'Somebody has changed this invoice since you opened it. Look at it again.';
@@ -42,39 +43,20 @@ const WORDS: Readonly<Partial<Record<Recording['result'], string>>> = {
 /** Writes down a payment. */
 export async function POST(request: Request, { params }: Context): Promise<Response> {
   return asMember(request, async (member) => {
-    try {
-      const json = await jsonOf(request);
-      const { version, method, more, ...payment } = await PAYMENT.validate(json, { strict: true });
-      const key = keyFrom((await params).key);
-      const recording = await recordPayment(
-        member,
-        key,
-        version,
-        { ...payment, method: method || null },
-        more,
-      );
-      const error = WORDS[recording.result];
-      return Response.json(
-        { ...recording, ...(error ? { error } : {}) },
-        { status: STATUS[recording.result] },
-      );
-    } catch (error) {
-      if (error instanceof ValidationError) return Response.json({ error: error.message }, { status: 400 });
-      throw error;
-    }
+    const json = await readJson(request, 2_000);
+    const { version, method, more, ...payment } = await PAYMENT.validate(json, { strict: true });
+    const key = keyFrom((await params).key);
+    const recording = await recordPayment(member, key, version, { ...payment, method: method || null }, more);
+    const error = WORDS[recording.result];
+    return Response.json({ ...recording, ...(error ? { error } : {}) }, { status: STATUS[recording.result] });
   });
 }
 
 /** Takes a payment away again that has just been written down. */
 export async function DELETE(request: Request, { params }: Context): Promise<Response> {
   return asMember(request, async (member) => {
-    try {
-      const payment = await UNDONE.validate(await jsonOf(request), { strict: true });
-      const undone = await undoPayment(member, keyFrom((await params).key), payment);
-      return undone ? Response.json({}) : Response.json({ error: OVERTAKEN }, { status: 409 });
-    } catch (error) {
-      if (error instanceof ValidationError) return Response.json({ error: error.message }, { status: 400 });
-      throw error;
-    }
+    const payment = await UNDONE.validate(await readJson(request, 2_000), { strict: true });
+    const undone = await undoPayment(member, keyFrom((await params).key), payment);
+    return undone ? Response.json({}) : Response.json({ error: OVERTAKEN }, { status: 409 });
   });
 }
