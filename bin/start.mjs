@@ -9,7 +9,7 @@ import { requireFree } from './setup/ports.mjs';
 import { startPostgres } from './setup/postgres.mjs';
 import { Processes } from './setup/processes.mjs';
 import { saying, Sentence } from './setup/sentence.mjs';
-import { environmentFor, readSettings } from './setup/settings.mjs';
+import { environmentFor, isLoopback, readSettings } from './setup/settings.mjs';
 
 await saying(() => main({ dev: process.argv.includes('--dev') }));
 
@@ -43,18 +43,25 @@ async function main({ dev }) {
       databaseUrl = postgres.url;
     }
     const environment = environmentFor(settings, databaseUrl);
-    const done = await prepareDatabase(environment, '--demonstration-if-empty');
+    const demonstration = environment.FAIRQUILL_DEMONSTRATION === 'yes';
+    const done = await prepareDatabase(
+      environment,
+      demonstration ? '--demonstration-if-empty' : '--no-demonstration',
+    );
     if (done) console.log(done);
     if (!dev) await ensureBuild('.next', environment);
-    const processes = new Processes(settings.logs, (name, code) => {
-      console.error(
-        `The ${name} process ended (${code}). Its log is ${path.join(settings.logs, `${name}.log`)}`,
-      );
-      void leave(1);
-    });
+    const processes = new Processes(
+      settings.logs,
+      (name, code, again) => {
+        console.error(
+          `The ${name} process ended (${code}) and is started again in ${again} s. Its log is ${path.join(settings.logs, `${name}.log`)}`,
+        );
+      },
+      { watch: true, onStart: () => hold.write(processes.pids()) },
+    );
     cleanUps.push(() => processes.stop());
-    await startApplication({ processes, hold, environment, dev });
-    report(settings, began);
+    await startApplication({ processes, hold, environment, dev, mailbox: !settings.smtpUrl });
+    report(settings, began, demonstration);
   } catch (error) {
     console.error(error instanceof Sentence ? error.message : error);
     await leave(1);
@@ -66,14 +73,14 @@ function requireNode() {
   if (major < 20) throw new Sentence(`Node.js 20 or newer is needed; this is ${process.versions.node}.`);
 }
 
-function report({ host, port, mailboxPort, logs, smtpUrl }, began) {
+function report({ host, port, mailboxPort, logs, smtpUrl }, began, demonstration) {
+  const open = demonstration && !isLoopback(host);
   console.log(`
 Fair Quill is ready (after ${((Date.now() - began) / 1000).toFixed(1)} s).
 
   The application    http://${host}:${port}
-  Sign in with       imke@larkfield.example, password larkfield-imke
-  The mailbox        http://127.0.0.1:${mailboxPort}${smtpUrl ? ' (not used: SMTP_URL is set)' : ''}
+${demonstration ? '  Sign in with       imke@larkfield.example, password larkfield-imke\n' : ''}  ${smtpUrl ? 'Letters go to      the server in SMTP_URL' : `The mailbox        http://127.0.0.1:${mailboxPort}`}
   Logs               ${logs}
-
+${open ? '\nThe demonstration is open to whoever reaches this machine: its passwords are published.\n' : ''}
 Ctrl-C stops it.`);
 }

@@ -1,6 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
 import { expectAccessible, signIn } from './signedIn';
-import { editable, openNote } from './writing';
+import { editable, expectReady, expectWaiting, openNote } from './writing';
 
 /** Each size gives a template of its own a sentence with a fact that the visit of 4 November lacks. */
 const TEMPLATES = { desk: 'we-had-to-move-your-visit', phone: 'short-note' } as const;
@@ -23,7 +23,7 @@ test('a hole stops the letter and says where it is; three ways to cure it', asyn
   const letter = page.getByRole('article', { name: /^Letter to/ });
   const text = await editable(page);
   const margin = page.getByRole('complementary', { name: 'Margin' });
-  const send = letter.getByRole('button', { name: /^Send to/ });
+  const proof = letter.getByRole('list', { name: 'Proof' });
 
   // The blanks of the template are asked in the text.
   for (const name of ['The old day', 'Subject']) {
@@ -31,8 +31,7 @@ test('a hole stops the letter and says where it is; three ways to cure it', asyn
     if (!(await question.count())) continue;
     await question.focus();
     await question.fill(name === 'Subject' ? 'A word' : '2026-11-04');
-    // A date is taken as soon as it is whole.
-    if (name === 'Subject') await question.press('Enter');
+    await question.press('Enter');
   }
   const long = text.getByRole('button', { name: 'Missing: Your words' });
   if (await long.count()) {
@@ -42,42 +41,45 @@ test('a hole stops the letter and says where it is; three ways to cure it', asyn
     await expect(text).toContainText('It went well.');
   }
 
-  await expect(letter.getByRole('status')).toContainText('has no price.');
-  await expect(send).toHaveCount(0);
+  await expect(proof).toContainText('has no price.');
+  // The template is meant for a visit to come: its writer is asked, and means it.
+  const stet = proof.getByRole('button', { name: 'Stet' });
+  if (await stet.count()) await stet.click();
+  await expectWaiting(letter, '1 stop');
   await page.keyboard.press('Control+Enter');
   await expect(letter.getByText('Going.')).toHaveCount(0);
   await expectAccessible(page);
 
   // Typed.
-  await letter.getByRole('button', { name: '1 stop' }).click();
+  await proof.getByRole('button', { name: 'Go there' }).click();
   const note = margin.getByRole('region', { name: 'Missing: booking price' });
   await note.getByRole('button', { name: 'Fill in' }).click();
   await expect(note.getByRole('alert')).toHaveText('Write the booking price.');
   await note.getByRole('textbox', { name: 'Words for booking price' }).fill('agreed on the day');
   await page.keyboard.press('Enter');
   await expect(text).toContainText('The price is agreed on the day. Do ring me.');
-  await expect(send).toBeEnabled();
-  const changed = await openNote(page, 'price', 'agreed on the day');
-  await expect(changed).toContainText('changed by hand');
+  await expectReady(letter);
+  const changed = await openNote(page, 'was missing', 'agreed on the day');
+  await expect(changed).toContainText('By hand');
   await changed.getByRole('button', { name: 'Put back' }).click();
-  await expect(send).toHaveCount(0);
+  await expectWaiting(letter, '1 stop');
 
   // Left out, and back again.
-  await letter.getByRole('button', { name: '1 stop' }).click();
+  await proof.getByRole('button', { name: 'Go there' }).click();
   await note.getByRole('button', { name: 'Leave the sentence out' }).click();
   await expect(text).not.toContainText('The price is');
   await expect(text).toContainText('Do ring me.');
-  await expect(send).toBeEnabled();
+  await expectReady(letter);
   await text.press('Control+z');
   await expect(text).toContainText('The price is');
-  await expect(send).toHaveCount(0);
+  await expectWaiting(letter, '1 stop');
 
   // Another record.
-  await letter.getByRole('button', { name: '1 stop' }).click();
-  await note.getByRole('button', { name: 'Take another visit' }).click();
+  await proof.getByRole('button', { name: 'Go there' }).click();
+  await note.getByRole('button', { name: /^Take another/ }).click();
   await note.getByRole('button', { name: /27 November/ }).click();
   await expect(text).toContainText('The price is £140.00. Do ring me.');
-  await expect(send).toBeEnabled();
+  await expectReady(letter);
   const price = await openNote(page, 'price', '£140.00');
   await expect(price).toContainText('chosen for this letter');
 });
@@ -86,7 +88,7 @@ test('somebody without an address stops the letter, and another person cures it'
   await signIn(page);
   await page.goto('/write?from=client:oconnell&template=short-note');
   const letter = page.getByRole('article', { name: /^Letter to/ });
-  await expect(letter.getByRole('status')).toContainText(
+  await expect(letter.getByRole('list', { name: 'Proof' })).toContainText(
     'has no email address. Add one, or choose another person.',
   );
   await page.goto('/write?from=booking:b-college&template=visit-confirmed');
@@ -98,4 +100,8 @@ test('somebody without an address stops the letter, and another person cures it'
   await letter.getByRole('button', { name: 'Change' }).click();
   await letter.getByRole('button', { name: 'Also to Farah Nadim' }).click();
   await expect(letter).toContainText('Hello Hale and Farah,');
+  await letter.getByRole('button', { name: 'Not to Hale Brandreth' }).click();
+  await expect(letter).toContainText('Hello Farah,');
+  // Whom it comes from, and who gets it, stand in the head.
+  await expect(letter).toContainText('Imke Sandoval (imke@larkfield.example)');
 });

@@ -1,6 +1,15 @@
 import { expect, test, type Page } from '@playwright/test';
 import { signIn } from './signedIn';
-import { arrived, editable, mailboxOf, mailServerAway, refuseNext, typeBehind } from './writing';
+import {
+  arrived,
+  editable,
+  expectReady,
+  mailboxOf,
+  mailServerAway,
+  refuseNext,
+  sendButton,
+  typeBehind,
+} from './writing';
 
 /** Clients of its own for each size, as a letter that is sent changes what is offered next. */
 const CLIENTS = {
@@ -30,7 +39,12 @@ const of = (name: string) => CLIENTS[name as keyof typeof CLIENTS];
 async function begin(page: Page, client: string) {
   await page.goto(`/write?from=client:${client}&template=statement-of-account`);
   await editable(page);
-  return page.getByRole('article', { name: /^Letter to/ });
+  const letter = page.getByRole('article', { name: /^Letter to/ });
+  // Nothing is open: the statement says so, and its writer means it.
+  const stet = letter.getByRole('button', { name: 'Stet' });
+  if (await stet.count()) await stet.click();
+  await expectReady(letter);
+  return letter;
 }
 
 test('double click, reload and two tabs send a letter once', async ({ page, request, context }, {
@@ -50,9 +64,9 @@ test('double click, reload and two tabs send a letter once', async ({ page, requ
   const sameLetter = await begin(second, client);
   await expect(sameLetter).toContainText('Once only.');
 
-  await letter.getByRole('button', { name: /^Send to/ }).dblclick();
+  await sendButton(letter).dblclick();
   await expect(letter.getByText('Going.')).toBeVisible();
-  await sameLetter.getByRole('button', { name: /^Send to/ }).click();
+  await sendButton(sameLetter).click();
   await expect(sameLetter).toContainText('This letter was already given to be sent. It goes only once.');
   const received = await arrived(request, mailOf(client), SUBJECT);
   await expect(letter.getByText('Sent.', { exact: true })).toBeVisible();
@@ -86,7 +100,7 @@ test('a letter can be taken back, changed and sent after all', async ({ page, re
   await signIn(page);
   const letter = await begin(page, client);
   await typeBehind(page, 'nothing is open', ' First thoughts.');
-  await letter.getByRole('button', { name: /^Send to/ }).click();
+  await sendButton(letter).click();
   const answer = await slowFacts(page);
   await letter.getByRole('button', { name: 'Take it back' }).click();
   // Nothing can be typed into a letter that was taken back, only into the new one.
@@ -96,7 +110,7 @@ test('a letter can be taken back, changed and sent after all', async ({ page, re
   await editable(page);
   await expect(letter).toContainText('First thoughts.');
   await typeBehind(page, 'First thoughts.', ' And second ones.');
-  await letter.getByRole('button', { name: /^Send to/ }).click();
+  await sendButton(letter).click();
   const received = await arrived(request, mailOf(client), SUBJECT);
   expect(received).toHaveLength(1);
   expect(received[0]!.text).toContain('First thoughts. And second ones.');
@@ -108,7 +122,7 @@ test('a mail server that is away is asked again until it answers', async ({ page
   const client = of(project.name).away;
   await signIn(page);
   const letter = await begin(page, client);
-  await letter.getByRole('button', { name: /^Send to/ }).click();
+  await sendButton(letter).click();
   await page.waitForTimeout(9000);
   await mailServerAway(request, 5000);
   await expect(letter).toContainText('The mail server cannot take it yet and is asked again.', {
@@ -126,7 +140,7 @@ test('a refusal for now is told with the server’s words and tried again', asyn
   await signIn(page);
   await refuseNext(request, mailOf(client), 451, 'Greylisted, come back soon');
   const letter = await begin(page, client);
-  await letter.getByRole('button', { name: /^Send to/ }).click();
+  await sendButton(letter).click();
   await expect(letter).toContainText('451 Greylisted, come back soon', { timeout: 25_000 });
   await arrived(request, mailOf(client), SUBJECT);
   await expect(letter.getByText('Sent.', { exact: true })).toBeVisible();
@@ -137,7 +151,7 @@ test('a refusal for good is told with the server’s words', async ({ page, requ
   await signIn(page);
   await refuseNext(request, mailOf(client), 550, 'No such mailbox here');
   const letter = await begin(page, client);
-  await letter.getByRole('button', { name: /^Send to/ }).click();
+  await sendButton(letter).click();
   await expect(letter).toContainText('It did not go. 550 No such mailbox here', { timeout: 25_000 });
   await page.goto('/post');
   await expect(page.getByRole('link', { name: new RegExp(`${SUBJECT}.*failed`) }).first()).toBeVisible();
@@ -149,7 +163,7 @@ test('a session that ended while writing loses nothing', async ({ page, request,
   const letter = await begin(page, client);
   await typeBehind(page, 'nothing is open', ' Written before the session ended.');
   await context.clearCookies();
-  await letter.getByRole('button', { name: /^Send to/ }).click();
+  await sendButton(letter).click();
   await expect(letter).toContainText('You have been signed out. What you wrote is kept on this device.');
   await letter.getByRole('button', { name: 'Sign in again' }).click();
   await page.getByLabel('Email address').fill('imke@larkfield.example');
@@ -157,7 +171,7 @@ test('a session that ended while writing loses nothing', async ({ page, request,
   await page.getByRole('button', { name: 'Sign in', exact: true }).click();
   await editable(page);
   await expect(letter).toContainText('Written before the session ended.');
-  await letter.getByRole('button', { name: /^Send to/ }).click();
+  await sendButton(letter).click();
   const [received] = await arrived(request, mailOf(client), SUBJECT);
   expect(received!.text).toContain('Written before the session ended.');
 });
@@ -170,10 +184,10 @@ test('without a connection a letter is kept, and goes when there is one', async 
   const letter = await begin(page, client);
   await context.setOffline(true);
   await typeBehind(page, 'nothing is open', ' From the van.');
-  await letter.getByRole('button', { name: /^Send to/ }).click();
+  await sendButton(letter).click();
   await expect(letter).toContainText('There is no connection. The letter is kept on this device');
   await context.setOffline(false);
-  await letter.getByRole('button', { name: /^Send to/ }).click();
+  await sendButton(letter).click();
   await expect(letter.getByText('Going.')).toBeVisible();
   const [received] = await arrived(request, mailOf(client), SUBJECT);
   expect(received!.text).toContain('From the van.');
@@ -221,13 +235,21 @@ test('an invoice that is paid in a second browser while its letter is written st
   await second.getByLabel('Amount').fill('nothing');
   await second.getByRole('button', { name: 'Record', exact: true }).click();
   await expect(second.getByText('Write what was paid, as 96 or 96.00.')).toBeVisible();
+  await second.getByLabel('Amount').fill('999999');
+  await second.getByRole('button', { name: 'Record', exact: true }).click();
+  await expect(second.getByRole('button', { name: 'Record it all the same' })).toBeVisible();
+  await second.getByLabel('Amount').fill('50.00');
+  await second.getByRole('button', { name: 'Record', exact: true }).click();
+  await second.getByRole('button', { name: 'Undo' }).click();
+  await expect(second.getByRole('region', { name: 'Payments' })).toHaveCount(0);
+  await second.getByText('Record a payment').click();
   await second.getByLabel('Amount').fill('100.00');
   await second.getByRole('button', { name: 'Record', exact: true }).click();
   await expect(second.getByRole('region', { name: 'Payments' })).toContainText('£100.00');
   await other.close();
 
   const left = project.name === 'desk' ? '£632.00' : '£37.20';
-  await letter.getByRole('button', { name: /^Send to/ }).click();
+  await sendButton(letter).click();
   const trouble = letter.getByRole('alert');
   await expect(trouble).toContainText('It has not been sent: something changed since you began.');
   await expect(trouble).toContainText(`balance is now ${left}`);
@@ -238,5 +260,5 @@ test('an invoice that is paid in a second browser while its letter is written st
   answer();
   await expect(letter).toContainText(`${left} is still to come.`);
   await expect(letter).toContainText('Warm regards. And soon.');
-  await expect(letter.getByRole('button', { name: /^Send to/ })).toBeEnabled();
+  await expectReady(letter);
 });

@@ -59,6 +59,9 @@ test('words are read while they are typed, kept as a version, and a later writer
     'Imke Sandoval has kept version 2 since you began.',
   );
   await expect(second.getByRole('textbox', { name: 'Head and words' })).toHaveValue(/Dear \{\{/);
+  await second.getByRole('button', { name: 'Load version 2' }).click();
+  await expect(second.getByRole('textbox', { name: 'Head and words' })).toHaveValue(/Good day \{\{/);
+  await expect(second.getByRole('textbox', { name: 'What you wrote' })).toHaveValue(/Dear \{\{/);
   await other.close();
 });
 
@@ -70,7 +73,9 @@ test('a template is seen in ink for a record, beside its margin', async ({ page 
   const letter = page.getByRole('tabpanel', { name: 'Ink' });
   await expect(letter).toContainText('of invoice LPC-1034, £78.00 is still to come.');
   await letter.getByText('£78.00', { exact: true }).click();
-  const note = page.getByRole('complementary', { name: 'Margin' }).getByRole('region', { name: 'balance' });
+  const note = page
+    .getByRole('complementary', { name: 'Margin' })
+    .getByRole('region', { name: 'Invoice LPC-1034' });
   await expect(note).toContainText('the invoice you started from');
   await expectAccessible(page);
 });

@@ -61,13 +61,27 @@ export async function typeBehind(page: Page, words: string, typed: string): Prom
   await page.keyboard.type(typed);
 }
 
-/** Opens the note of a field from the page: on a desk it stands beside it, on a phone it rises from below. */
+/** Opens a fact from the page: on a desk it stands beside it under its record, on a phone it rises from below. */
 export async function openNote(page: Page, label: string, words: string): Promise<Locator> {
   await (await editable(page)).getByText(words, { exact: true }).first().click();
   const note = page
     .getByRole('complementary', { name: 'Margin' })
-    .getByRole('region', { name: label })
-    .first();
+    .getByRole('region')
+    .filter({ has: page.locator('.fact-line[aria-expanded="true"]') });
   await expect(note.getByRole('button', { name: label }).first()).toHaveAttribute('aria-expanded', 'true');
   return note;
+}
+
+/** The one button that sends. */
+export function sendButton(letter: Locator): Locator {
+  return letter.getByRole('button', { name: 'Send', exact: true });
+}
+
+/** Expects the letter to wait, for so many stops and queries. */
+export async function expectWaiting(letter: Locator, words: string): Promise<void> {
+  await expect(letter.getByRole('status').filter({ hasText: 'Waits for' })).toHaveText(`Waits for ${words}`);
+}
+
+export async function expectReady(letter: Locator): Promise<void> {
+  await expect(letter.getByText('Proof: nothing in the way')).toBeVisible();
 }

@@ -15,10 +15,10 @@ export async function prepareDatabase(environment, flag) {
 }
 
 /**
- * Starts the web server, the worker and the mailbox stand-in, writes down which processes they are, and waits
+ * Starts the web server, the worker and, where no mail server is named, the mailbox stand-in, writes down which processes they are, and waits
  * until the application answers.
  */
-export async function startApplication({ processes, hold, environment, dev = false }) {
+export async function startApplication({ processes, hold, environment, dev = false, mailbox = true }) {
   const { bundle } = await import('../bundle.mjs');
   const { PORT: port, HOST: host } = environment;
   const web = [NEXT, dev ? 'dev' : 'start', '-p', port, '-H', host];
@@ -26,7 +26,7 @@ export async function startApplication({ processes, hold, environment, dev = fal
   await processes.start('web', web, { env: webEnvironment, cwd: ROOT, show: dev });
   for (const [name, entry] of [
     ['worker', 'bin/worker.ts'],
-    ['mailbox', 'stand-ins/mailbox/mailbox.ts'],
+    ...(mailbox ? [['mailbox', 'stand-ins/mailbox/mailbox.ts']] : []),
   ]) {
     await processes.start(name, [await bundle(entry)], { env: environment, cwd: ROOT });
   }

@@ -31,9 +31,16 @@ export function environmentFor(settings, databaseUrl) {
     SMTP_URL: settings.smtpUrl ?? `smtp://127.0.0.1:${settings.mailboxSmtpPort}`,
     MAILBOX_SMTP_PORT: String(settings.mailboxSmtpPort),
     MAILBOX_PORT: String(settings.mailboxPort),
-    FAIRQUILL_DEMONSTRATION: process.env.FAIRQUILL_DEMONSTRATION ?? 'yes',
+    // Its passwords stand in its files: beyond this machine it is there only when it is asked for by name.
+    FAIRQUILL_DEMONSTRATION:
+      process.env.FAIRQUILL_DEMONSTRATION ?? (isLoopback(settings.host) ? 'yes' : 'no'),
     ...(settings.now ? { FAIRQUILL_NOW: settings.now } : {}),
   };
+}
+
+/** Whether a host can be reached from this machine alone. */
+export function isLoopback(host) {
+  return /^(?:localhost|127(?:\.\d{1,3}){3}|\[?::1\]?)$/.test(host);
 }
 
 function port(name, environment, fallback) {

@@ -1,5 +1,5 @@
 import { openDatabase } from '../data/database';
-import { isEmpty, loadDemonstration } from '../data/demonstration/loadDemonstration';
+import { isEmpty, loadDemonstration, whyNotReset } from '../data/demonstration/loadDemonstration';
 import { readDemonstration } from '../data/demonstration/readDemonstration';
 import { inSentence } from '../data/databaseError';
 import { migrate } from '../data/migrate';
@@ -31,7 +31,10 @@ export async function prepareDatabase(
       ? [`The database is up to date (${ran.length} ${ran.length === 1 ? 'migration' : 'migrations'} ran).`]
       : [];
     if (load === 'anew' || (load === 'if empty' && (await isEmpty(database)))) {
-      await loadDemonstration(database, await readDemonstration(demonstration, now));
+      const data = await readDemonstration(demonstration, now);
+      const why = load === 'anew' ? await whyNotReset(database, data) : undefined;
+      if (why) throw new Error(why);
+      await loadDemonstration(database, data);
       done.push('The demonstration business is loaded.');
     }
     return done;

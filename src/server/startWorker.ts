@@ -16,8 +16,13 @@ export async function startWorker(url: string, smtpUrl: string): Promise<{ stop:
   const server = readMailServer(smtpUrl);
   const database = openDatabase(url, { connections: 3 });
   const boss = openQueue(url);
-  await boss.start();
-  await createQueues(boss);
+  try {
+    await boss.start();
+    await createQueues(boss);
+  } catch (error) {
+    await Promise.allSettled([boss.stop({ graceful: false }), database.close()]);
+    throw error;
+  }
   await boss.work(TIDY, async () => {
     await tidySessions(database);
   });

@@ -39,8 +39,10 @@ function groupOf(note: MarginNote): string {
 
 function newGroup(id: string, note: MarginNote, situation: Situation): MarginGroup {
   const group = { id, notes: [] };
-  if (note.hole)
-    return { ...group, title: note.hole.kind === 'blank' ? `Answer: ${note.label}` : `No ${note.label}` };
+  if (note.hole) {
+    const title = note.hole.kind === 'blank' ? `Answer: ${note.label}` : `No ${note.label}`;
+    return { ...group, title, ...(note.record === undefined ? {} : { record: note.record }) };
+  }
   if (id === 'by hand') return { ...group, title: 'By hand' };
   if (id === 'answers') return { ...group, title: 'Answers' };
   if (id === 'today') return { ...group, title: 'Today' };

@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import type { Transaction } from 'sequelize';
+import { QueryTypes, type Transaction } from 'sequelize';
 import { DOCUMENT_SCHEMA } from '../../core/template/document';
 import { TABLES, type Database, type TableName } from '../database';
 import type { Rows } from './rows';
@@ -28,6 +28,32 @@ export async function loadDemonstration(database: Database, demonstration: Demon
 /** Whether there is no business yet. */
 export async function isEmpty({ models }: Database): Promise<boolean> {
   return (await models.business.count()) === 0;
+}
+
+/**
+ * What keeps the demonstration from being loaded anew, in a sentence: a business that somebody has made their own, or
+ * letters that are on their way. Undefined where nothing does.
+ */
+export async function whyNotReset(
+  { sequelize }: Database,
+  { records }: Demonstration,
+): Promise<string | undefined> {
+  const [found] = await sequelize.query<{ name: string; own: number; going: number }>(
+    `select business.name,
+       (select count(*) from client where client.business_id = business.id and not client.key = any($keys))::int as own,
+       (select count(*) from message where message.business_id = business.id and status = 'going')::int as going
+     from business where key = $key`,
+    {
+      bind: { key: DEMONSTRATION_KEY, keys: (records.clients ?? []).map(({ key }) => key) },
+      type: QueryTypes.SELECT,
+    },
+  );
+  if (!found) return undefined;
+  if (found.going)
+    return `${found.going} of its letters are on their way. Wait until they have gone, then reset it.`;
+  if (found.name !== records.business.name || found.own)
+    return `“${found.name}” is no longer the demonstration: it has a name or clients of its own, and would be lost.`;
+  return undefined;
 }
 
 async function removeBusiness(
