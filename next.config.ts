@@ -8,6 +8,10 @@ const config: NextConfig = {
   // Types are checked by the tests; a start need not wait for it.
   typescript: { ignoreBuildErrors: true },
   devIndicators: false,
+  // No picture goes through the framework's own route, so that it is closed.
+  images: { unoptimized: true },
+  // A kept build does not notice a changed part of a style sheet.
+  experimental: { turbopackFileSystemCacheForBuild: false },
   sassOptions: {
     quietDeps: true,
     silenceDeprecations: ['import', 'global-builtin', 'color-functions', 'if-function'],

@@ -31,7 +31,8 @@ test('a hole stops the letter and says where it is; three ways to cure it', asyn
     if (!(await question.count())) continue;
     await question.focus();
     await question.fill(name === 'Subject' ? 'A word' : '2026-11-04');
-    await question.press('Enter');
+    // A day is taken once it is whole.
+    if (await question.count()) await question.press('Enter');
   }
   const long = text.getByRole('button', { name: 'Missing: Your words' });
   if (await long.count()) {

@@ -60,7 +60,8 @@ test('from Today to an overdue invoice: the reminder that fits, another invoice,
   await expect(letter).toContainText(`${otherSum} ${otherOpen}`);
   await expect(letter).toContainText('We met on Friday.');
   await expect(letter).not.toContainText(begun);
-  await expect(note).toContainText('chosen for this letter');
+  const chosen = page.getByRole('complementary', { name: 'Margin' }).getByRole('region', { name: other });
+  await expect(chosen).toContainText('chosen for this letter');
   await page.keyboard.press('Escape');
 
   // The second reminder is early for the other invoice: its writer is asked, and means it.
@@ -194,7 +195,7 @@ test('Today shows what is worth writing, each with the letter begun', async ({ p
   const owed = page.getByRole('article', { name: 'Joost van der Meulen' });
   await expect(owed).toContainText('£78.00 63 days overdue');
   await expect(owed).toContainText('Teo Marsh’s');
-  await expect(owed).toContainText('Hello Joost, invoice LPC-1034 was due');
+  await expect(owed).toContainText('Hello Joost, invoice LPC-1034 of 9 September 2026 was due');
   const enquiry = page.getByRole('article', { name: 'Marrow Quay Arts Centre' });
   await expect(enquiry).toContainText('Hello Silvio, thank you for');
   await expect(enquiry).toContainText('1 thing to see to');

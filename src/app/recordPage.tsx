@@ -29,10 +29,11 @@ export async function RecordRoute({
 }) {
   const found = await load(kind, keyFrom(segment));
   if (!found) notFound();
-  const letters = await showLetters(await requireMember(), found.letters);
+  const member = await requireMember();
+  const letters = await showLetters(member, found.letters);
   const key = keyFrom(segment);
   return (
-    <RecordPaper from={`${kind}:${key}`} back={back} view={found.view} letters={letters}>
+    <RecordPaper from={`${kind}:${key}`} back={back} view={found.view} words={member.words} letters={letters}>
       {kind === 'invoice' && (
         <PaymentForm invoice={key} {...(found.payable ? { payable: found.payable } : {})} />
       )}

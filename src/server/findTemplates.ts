@@ -1,3 +1,4 @@
+import { hasWords, searchable, wordsWanted } from '../core/searching/finder';
 import { wordsOfTemplate } from '../core/template/wordsOfTemplate';
 import { templatesWithWords } from '../data/repositories/templatesOfBusiness';
 import { connection } from './connection';
@@ -5,12 +6,9 @@ import type { CurrentMember } from './currentMember';
 
 /** The keys of the templates whose name, subject, note and words have all of some words. */
 export async function findTemplates({ business_id, id }: CurrentMember, find: string): Promise<string[]> {
-  const words = find.toLowerCase().split(/\s+/).filter(Boolean);
+  const words = wordsWanted(find);
   const templates = await templatesWithWords(connection(), business_id, id);
   return templates
-    .filter((template) => {
-      const text = wordsOfTemplate(template).toLowerCase();
-      return words.every((word) => text.includes(word));
-    })
+    .filter((template) => hasWords(searchable(wordsOfTemplate(template)), words))
     .map(({ key }) => key);
 }

@@ -1,3 +1,4 @@
+import { hasWords, searchable, wordsWanted } from '../core/searching/finder';
 import type { StartingKind } from '../core/records/recordKind';
 import type { CurrentMember } from './currentMember';
 import {
@@ -26,12 +27,9 @@ export async function listStarts(
   kind: StartingKind,
   find: string,
 ): Promise<ListEntry[]> {
-  const words = find.toLowerCase().split(/\s+/).filter(Boolean);
+  const words = wordsWanted(find);
   const entries = await LISTS[kind](member);
   return entries
-    .filter(({ name, note, also = '' }) => {
-      const text = `${name} ${note} ${also}`.toLowerCase();
-      return words.every((word) => text.includes(word));
-    })
+    .filter(({ name, day, note, also }) => hasWords(searchable(name, day, note, also), words))
     .slice(0, MOST);
 }

@@ -1,8 +1,10 @@
-import { readDay } from '../core/dates/civil';
+import { capital } from '../core/describe/capital';
+import { civilOf, readDay } from '../core/dates/civil';
 import { wallClockOf } from '../core/dates/zone';
 import { formatsOf } from '../core/fill/formats/formatsOf';
 import type { Formats } from '../core/fill/formats/formats';
 import { RecordBook } from '../core/records/recordBook';
+import { numberForms } from '../core/searching/numberForms';
 import {
   bookingList,
   clientList,
@@ -20,6 +22,8 @@ export interface ListEntry {
   key: string;
   name: string;
   note: string;
+  /** the heading it stands under */
+  day?: string;
   /** said in words beside the note: "24 days overdue" */
   state?: { words: string; kind: 'needs you' | 'waiting' | 'in order' };
   /** other words it is found by */
@@ -35,12 +39,24 @@ async function businessBook(business_id: string): Promise<RecordBook> {
 export async function listClients({ business_id }: CurrentMember): Promise<ListEntry[]> {
   const [book, rows] = await Promise.all([businessBook(business_id), clientList(connection(), business_id)]);
   const formats = formatsOf(book);
-  return rows.map(({ key, name, kind, address, email, people, unpaid }) => ({
+  const forms = numberForms(formats.settings.home);
+  return rows.map(({ key, name, kind, address, email, numbers, people, unpaid, tags, invoices }) => ({
     key,
     name,
     note: [kind, address?.town].filter(Boolean).join(', '),
     ...(unpaid > 0 ? { state: { words: `${formats.money(unpaid)} open`, kind: 'waiting' as const } } : {}),
-    also: [email, people].filter(Boolean).join(' '),
+    also: [
+      email,
+      people,
+      address?.street?.join(' '),
+      address?.postcode,
+      address?.postcode?.replace(/\s/g, ''),
+      numbers?.map(forms).join(' '),
+      tags.join(' '),
+      invoices,
+    ]
+      .filter(Boolean)
+      .join(' '),
   }));
 }
 
@@ -82,7 +98,8 @@ export async function listBookings({ business_id }: CurrentMember): Promise<List
   return rows.map(({ key, service, client, status, starts_at }) => ({
     key,
     name: client,
-    note: `${visitDay(starts_at, formats, book)}, ${service}`,
+    day: dayHeading(starts_at, formats, book),
+    note: `${formats.time(starts_at.getTime())}, ${service}`,
     ...(status === 'confirmed' || status === 'done'
       ? {}
       : {
@@ -94,11 +111,13 @@ export async function listBookings({ business_id }: CurrentMember): Promise<List
   }));
 }
 
-function visitDay(starts_at: Date, formats: Formats, book: RecordBook): string {
+/** “Today, Friday 27 November”, “Earlier today, …”, “Monday 30 November”; with its year when that is another. */
+function dayHeading(starts_at: Date, formats: Formats, book: RecordBook): string {
   const { day } = wallClockOf(starts_at.getTime(), book.zone);
-  const near = Math.abs(day - book.today) < 7;
-  const date = near ? formats.fromNow(day, book.today) : formats.date(day, 'day and month');
-  return `${date} at ${formats.time(starts_at.getTime())}`;
+  const sameYear = civilOf(day).year === civilOf(book.today).year;
+  const date = `${formats.date(day, 'weekday')} ${formats.date(day, sameYear ? 'day and month' : 'date')}`;
+  if (day === book.today && starts_at.getTime() < book.now) return `Earlier today, ${date}`;
+  return Math.abs(day - book.today) <= 1 ? `${capital(formats.fromNow(day, book.today))}, ${date}` : date;
 }
 
 export async function listInvoices({ business_id }: CurrentMember): Promise<ListEntry[]> {

@@ -8,6 +8,8 @@ import { factsForWriting } from './factsForWriting';
 import { findTemplates } from './findTemplates';
 import { keepTemplate } from './keepTemplate';
 import { listBookings, listClients, listEnquiries, listInvoices, listProjects } from './lists';
+import { hasWords, searchable, wordsWanted } from '../core/searching/finder';
+import { findLetters } from './findLetters';
 import { listStarts } from './listStarts';
 import { post } from './post';
 import { recordPage } from './recordPage';
@@ -70,10 +72,43 @@ it('lists say what tells one from another', async () => {
     state: { words: '63 days overdue', kind: 'needs you' },
   });
   expect((await listInvoices(imke)).find(({ key }) => key === 'LPC-1060')!.state!.words).toBe('draft');
-  expect((await listBookings(imke))[0]).toMatchObject({ note: expect.stringMatching(/^today at /) });
+  const days = (await listBookings(imke)).map(({ day, note }) => `${day} ${note}`);
+  expect(days[0]).toBe('Today, Wednesday 25 November 09:00, tuning visit');
+  expect(days.find((day) => day.startsWith('Mon'))).toMatch(/^Monday 30 November \d\d:\d\d, /);
   expect((await listEnquiries(imke))[0]!.state).toEqual({ words: 'waiting', kind: 'needs you' });
   expect((await listProjects(imke)).length).toBe(14);
   expect(await listStarts(imke, 'invoice', 'van der 1034')).toHaveLength(1);
+});
+
+it.each([
+  ['number', '1632 960101'],
+  ['number at home', '01632 960101'],
+  ['number from abroad', '+44 1632 960101'],
+  ['invoice', 'lpc1034'],
+])('a client is found by its %s', async (_, find) => {
+  expect(await listStarts(imke, 'client', find)).not.toEqual([]);
+});
+
+it('a client is found by its postcode, its tags and its people, with or without what is hard to type', async () => {
+  const { sequelize } = connection();
+  const [clients] = await sequelize.query(
+    `select key, address->>'postcode' as postcode, tags[1] as tag from client
+     where address->>'postcode' is not null and tags[1] is not null limit 3`,
+  );
+  expect(clients.length).toBeGreaterThan(0);
+  for (const { key, postcode, tag } of clients as { key: string; postcode: string; tag: string }[])
+    for (const find of [postcode, postcode.replace(/\s/g, '').toLowerCase(), tag]) {
+      const found = (await listClients(imke)).filter(({ name, note, also }) =>
+        hasWords(searchable(name, note, also), wordsWanted(find)),
+      );
+      expect(found.map((one) => one.key)).toContain(key);
+    }
+});
+
+it('days are found by their whole number', async () => {
+  const found = await listStarts(imke, 'booking', '30 november');
+  expect(found.length).toBeGreaterThan(0);
+  expect(new Set(found.map(({ day }) => day))).toEqual(new Set(['Monday 30 November']));
 });
 
 it('a record’s page has its facts, its sums and its letters', async () => {
@@ -202,4 +237,20 @@ it('members are offered in a demonstration only', async () => {
     'Runa Okafor',
     'Teo Marsh',
   ]);
+});
+
+it('a letter is found by its words, however they are accented, and by whom it went to', async () => {
+  const { sequelize } = connection();
+  await sequelize.query(
+    `insert into message (business_id, id, message_id, thread_id, direction, kind, status, subject, text, at)
+     values ($business, gen_random_uuid(), 'found@larkfield.example', gen_random_uuid(), 'in', 'letter', 'received', 'Die Überholung', 'Über 100 % zufrieden, O’Connell', now())`,
+    { bind: { business: imke.business_id } },
+  );
+  const found = async (words: string) => (await findLetters(imke, words)).map(({ subject }) => subject);
+  expect(await found('uberholung oconnell')).toEqual(['Die Überholung']);
+  expect(await found('uberholung nobody')).toEqual([]);
+  // what stands for anything elsewhere is a sign like any other
+  expect(await found('uber%zufrieden')).toEqual([]);
+  expect(await findLetters({ ...elsewhere }, 'uberholung')).toEqual([]);
+  expect(await found('')).toEqual([]);
 });

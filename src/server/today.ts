@@ -1,3 +1,4 @@
+import type { BookingWords } from '../core/records/bookingWords';
 import { isoOf } from '../core/dates/civil';
 import { wordsOf } from '../core/fairCopy/copyDocument';
 import { formatsOf } from '../core/fill/formats/formatsOf';
@@ -39,7 +40,7 @@ export interface Today {
   more: number;
   visits: { key: string; time: string; name: string; service: string }[];
   /** what the business calls a booking, and several */
-  words: { booking: string; bookings: string };
+  words: BookingWords;
   reminderSpacing: number;
 }
 

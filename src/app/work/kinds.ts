@@ -1,13 +1,16 @@
+import { withArticle } from '../../core/fill/formats/article';
+import { capital } from '../../core/describe/capital';
+import type { BookingWords } from '../../core/records/bookingWords';
 import type { StartingPoint } from '../../core/records/which/situation';
 import type { CurrentMember } from '../../server/currentMember';
 import { listBookings, listEnquiries, listInvoices, listProjects, type ListEntry } from '../../server/lists';
 
 interface WorkKind {
   kind: StartingPoint['kind'];
-  title: string;
+  title: (words: BookingWords) => string;
   list: (member: CurrentMember) => Promise<ListEntry[]>;
-  find: string;
-  empty: string;
+  find: (words: BookingWords) => string;
+  empty: (words: BookingWords) => string;
 }
 
 /** The kinds of work by the last part of their path. */
@@ -16,40 +19,40 @@ export const WORK_KINDS: ReadonlyMap<string, WorkKind> = new Map<string, WorkKin
     'bookings',
     {
       kind: 'booking',
-      title: 'Visits',
+      title: ({ bookings }) => capital(bookings),
       list: listBookings,
-      find: 'Find a visit',
-      empty: 'There is no visit yet.',
+      find: ({ booking }) => `Find ${withArticle(booking)}`,
+      empty: ({ booking }) => `There is no ${booking} yet.`,
     },
   ],
   [
     'invoices',
     {
       kind: 'invoice',
-      title: 'Invoices',
+      title: () => 'Invoices',
       list: listInvoices,
-      find: 'Find an invoice',
-      empty: 'There is no invoice yet.',
+      find: () => 'Find an invoice',
+      empty: () => 'There is no invoice yet.',
     },
   ],
   [
     'projects',
     {
       kind: 'project',
-      title: 'Projects',
+      title: () => 'Projects',
       list: listProjects,
-      find: 'Find a project',
-      empty: 'There is no project yet.',
+      find: () => 'Find a project',
+      empty: () => 'There is no project yet.',
     },
   ],
   [
     'enquiries',
     {
       kind: 'enquiry',
-      title: 'Enquiries',
+      title: () => 'Enquiries',
       list: listEnquiries,
-      find: 'Find an enquiry',
-      empty: 'Nobody has asked yet.',
+      find: () => 'Find an enquiry',
+      empty: () => 'Nobody has asked yet.',
     },
   ],
 ]);

@@ -1,3 +1,4 @@
+import { capital } from './capital';
 import type { RecordBook } from '../records/recordBook';
 import { SCHEMA_DEFAULTS } from '../records/defaults';
 import { sumLine } from '../records/derive/invoiceSums';
@@ -276,10 +277,6 @@ function table(
   sums?: 1 | 2,
 ): RecordView['tables'][number] {
   return { title, columns, rows, ...(sums ? { sums } : {}) };
-}
-
-function capital(word: string): string {
-  return word.charAt(0).toUpperCase() + word.slice(1);
 }
 
 function plural(word: string): string {

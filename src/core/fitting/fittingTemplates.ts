@@ -1,3 +1,4 @@
+import { capital } from '../describe/capital';
 import { dayAt, readMoment } from '../dates/zone';
 import type { Formats } from '../fill/formats/formats';
 import { formatsOf } from '../fill/formats/formatsOf';
@@ -119,10 +120,6 @@ function languageOf(locale: string): string {
 function canStart(startsFrom: StartingPoint['kind'], situation: Situation): boolean {
   if (startsFrom === situation.start.kind || startsFrom === 'client') return true;
   return LEADS_TO[situation.start.kind].includes(startsFrom) && situation[startsFrom] !== undefined;
-}
-
-function capital(words: string): string {
-  return words.charAt(0).toUpperCase() + words.slice(1);
 }
 
 function times(count: number): string {

@@ -1,3 +1,4 @@
+import { capital } from '../describe/capital';
 import type { Check } from './proofMark';
 
 /** What a template says goes along cannot go along yet: a letter that says so must not go without its writer knowing. */
@@ -15,8 +16,4 @@ export const checkAttachments: Check = ({ head, leftOut }) =>
 export function inWords(name: string): string {
   if (name === 'invoice pdf') return 'the invoice as PDF';
   return name === 'booking calendar entry' ? 'the calendar entry' : `“${name}”`;
-}
-
-function capital(words: string): string {
-  return words.charAt(0).toUpperCase() + words.slice(1);
 }

@@ -2,6 +2,7 @@ import { readDay, type Day } from '../dates/civil';
 import type { WorkingDays } from '../dates/workingDays';
 import { readMoment, dayAt, type Moment } from '../dates/zone';
 import { sumInvoice, type InvoiceSums } from './derive/invoiceSums';
+import { bookingWords, type BookingWords } from './bookingWords';
 import { SCHEMA_DEFAULTS } from './defaults';
 import type {
   BookingData,
@@ -29,7 +30,7 @@ export class RecordBook {
   readonly today: Day;
   readonly workingDays: WorkingDays;
   /** what the business calls a booking, and several */
-  readonly words: { booking: string; bookings: string };
+  readonly words: BookingWords;
   readonly members: ReadonlyMap<string, MemberData>;
   readonly partners: ReadonlyMap<string, PartnerData>;
   readonly clients: ReadonlyMap<string, ClientData>;
@@ -57,8 +58,7 @@ export class RecordBook {
       weekdays: new Set(file.business.working_days ?? SCHEMA_DEFAULTS.workingDays),
       holidays: new Set((file.business.holidays ?? []).flatMap((iso) => readDay(iso) ?? [])),
     };
-    const booking = file.business.booking_label || SCHEMA_DEFAULTS.bookingLabel;
-    this.words = { booking, bookings: `${booking}s` };
+    this.words = bookingWords(file.business.booking_label);
     this.members = byKey(file.members);
     this.partners = byKey(file.partners);
     this.clients = byKey(file.clients);

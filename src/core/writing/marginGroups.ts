@@ -1,3 +1,4 @@
+import { capital } from '../describe/capital';
 import { fullName } from '../people/names';
 import { nameBooking, nameEnquiry, nameInvoice, nameProject } from '../describe/nameRecord';
 import type { Situation } from '../records/which/situation';
@@ -82,8 +83,4 @@ function titleOf(reference: string, situation: Situation): string {
       return capital(item?.name ?? fullName(person ?? {}) ?? kind);
     }
   }
-}
-
-function capital(words: string): string {
-  return words.charAt(0).toUpperCase() + words.slice(1);
 }

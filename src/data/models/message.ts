@@ -1,6 +1,6 @@
 import type { Note } from '../../core/fill/filled';
 import type { Choices } from '../../core/writing/letter';
-import { given, json, key, maybe, moment, oneOf, or, text, uuid, whole } from '../column';
+import { derived, given, json, key, maybe, moment, oneOf, or, text, uuid, whole } from '../column';
 
 export const MESSAGE = {
   business_id: key(uuid()),
@@ -49,6 +49,7 @@ export const MESSAGE = {
   claimed_at: maybe(moment()),
   handed_over_at: maybe(moment()),
   sequence: given(),
+  searched: derived(),
 };
 
 export const MESSAGE_RECIPIENT = {

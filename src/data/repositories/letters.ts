@@ -54,28 +54,37 @@ const LETTERS = `select message.id, message.direction, message.kind, message.sta
 
 const NEWEST_FIRST = 'order by message.at desc, message.sequence desc';
 
+/** The words as they are: no sign in them stands for others. */
+const HAS_WORD = `(strpos(message.searched, $word) > 0 or strpos(folded(client.name), $word) > 0 or exists (
+    select 1 from message_recipient one where one.business_id = message.business_id and one.message_id = message.id
+    and strpos(folded(one.name || ' ' || one.address), $word) > 0))`;
+
 /** Which letters: of a client, about a record of a kind, or one state. All: everything lately. */
 export interface LetterFilter {
   client_id?: string;
   about?: { kind: 'enquiry' | 'project' | 'booking' | 'invoice'; id: string };
+  /** folded words, all of which it has */
+  words?: readonly string[];
 }
 
 /** Letters, newest first. */
 export async function lettersOf(
   { sequelize }: Database,
   business_id: string,
-  { client_id, about }: LetterFilter,
+  { client_id, about, words = [] }: LetterFilter,
   most: number,
 ): Promise<KeptLetter[]> {
   const conditions = [
     client_id === undefined ? '' : 'and message.client_id = $client_id',
     about === undefined ? '' : `and message.${about.kind}_id = $about_id`,
+    ...words.map((_, i) => `and ${HAS_WORD.replaceAll('$word', `$word_${i}`)}`),
   ].join(' ');
   return sequelize.query<KeptLetter>(`${LETTERS} ${conditions} ${NEWEST_FIRST} limit ${Math.floor(most)}`, {
     bind: {
       business_id,
       ...(client_id === undefined ? {} : { client_id }),
       ...(about === undefined ? {} : { about_id: about.id }),
+      ...Object.fromEntries(words.map((word, i) => [`word_${i}`, word])),
     },
     type: QueryTypes.SELECT,
   });

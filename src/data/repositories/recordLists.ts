@@ -11,23 +11,31 @@ export interface ClientEntry {
   email: string | null;
   /** names of its people, to be found by */
   people: string | null;
+  /** of the client and its people */
+  numbers: string[] | null;
+  tags: string[];
+  /** numbers of its invoices */
+  invoices: string | null;
   unpaid: number;
 }
 
 export function clientList({ sequelize }: Database, business_id: string): Promise<ClientEntry[]> {
   return sequelize.query<ClientEntry>(
     `select client.key, client.name, client.kind, client.address, client.email,
-       people.names as people, coalesce(open.sum, 0)::bigint as unpaid
+       people.names as people, client.tags, bills.numbers as invoices, coalesce(bills.open, 0)::bigint as unpaid,
+       array_remove(array[client.phone, client.mobile] || people.numbers, null) as numbers
      from client
      left join (
-       select client_id, string_agg(concat_ws(' ', coalesce(preferred_name, given_name), family_name), ', ' order by position) as names
+       select client_id, string_agg(concat_ws(' ', coalesce(preferred_name, given_name), family_name), ', ' order by position) as names,
+         array_agg(phone) || array_agg(mobile) as numbers
        from contact where business_id = $business_id group by client_id
      ) people on people.client_id = client.id
      left join (
-       select client_id, sum(total - paid) as sum
+       select client_id, string_agg(number, ' ') as numbers,
+         sum(total - paid) filter (where invoice.status = 'sent' and total > paid) as open
        from invoice join invoice_sums sums on sums.business_id = invoice.business_id and sums.invoice_id = invoice.id
-       where invoice.business_id = $business_id and invoice.status = 'sent' and total > paid group by client_id
-     ) open on open.client_id = client.id
+       where invoice.business_id = $business_id group by client_id
+     ) bills on bills.client_id = client.id
      where client.business_id = $business_id order by lower(client.name), client.key`,
     { bind: { business_id }, type: QueryTypes.SELECT },
   );

@@ -9,4 +9,5 @@ export const imke: CurrentMember = {
   key: 'imke',
   full_name: 'Imke Sandoval',
   role: 'owner',
+  words: { booking: 'visit', bookings: 'visits' },
 };

@@ -22,7 +22,8 @@ export function PostIndex({ entries, going, owner }: { entries: Entry[]; going: 
       kinds={<BegunHere owner={owner} />}
       entries={entries}
       path="/post"
-      find="Find a letter"
+      find="Find a letter by its words"
+      more="/api/letters"
       empty="Nothing has been sent yet. What is going, gone or come back will stand here."
     />
   );

@@ -89,7 +89,10 @@ function placeOf(record: string | undefined, { situation }: FilledLetter) {
   const [kind = '', key = ''] = record?.split(/:(.*)/s) ?? [];
   const path = PATHS[kind];
   if (path)
-    return { href: `${path}/${encodeURIComponent(key)}`, words: `See the ${WORDS_FOR[kind] ?? kind}` };
+    return {
+      href: `${path}/${encodeURIComponent(key)}`,
+      words: `See the ${kind === 'booking' ? situation.book.words.booking : kind}`,
+    };
   const client = situation.client?.record.key;
   if (
     (kind === 'client' || kind === 'contact' || kind === 'item') &&
@@ -106,4 +109,3 @@ const PATHS: Readonly<Record<string, string>> = {
   project: '/work/projects',
   enquiry: '/work/enquiries',
 };
-const WORDS_FOR: Readonly<Record<string, string>> = { booking: 'visit' };

@@ -1,5 +1,7 @@
 import Link from 'next/link';
 import type { ReactNode } from 'react';
+import { capital } from '../../core/describe/capital';
+import type { BookingWords } from '../../core/records/bookingWords';
 import { Letters, type ShownLetter } from '../letters/Letters';
 
 interface Props {
@@ -16,6 +18,7 @@ interface Props {
     links: { kind: string; key: string; name: string; note: string }[];
     client?: { key: string; name: string };
   };
+  words: BookingWords;
   letters: ShownLetter[];
   /** what can be done about the record besides writing */
   children?: ReactNode;
@@ -28,15 +31,15 @@ const PATHS: Readonly<Record<string, string>> = {
   enquiry: '/work/enquiries',
 };
 
-const HEADINGS = [
+const headings = ({ bookings }: BookingWords) => [
   { kind: 'enquiry', title: 'Enquiries' },
   { kind: 'project', title: 'Projects' },
-  { kind: 'booking', title: 'Visits' },
+  { kind: 'booking', title: capital(bookings) },
   { kind: 'invoice', title: 'Invoices' },
 ];
 
 /** A record on paper: its facts, what hangs on it, and its letters. */
-export function RecordPaper({ from, back, view, letters, children }: Props) {
+export function RecordPaper({ from, back, view, words, letters, children }: Props) {
   const { title, note, facts, tables, links, client } = view;
   return (
     <article className="paper letter record" aria-labelledby="record-title">
@@ -95,7 +98,7 @@ export function RecordPaper({ from, back, view, letters, children }: Props) {
           </div>
         </section>
       ))}
-      {HEADINGS.map(({ kind, title: heading }) => {
+      {headings(words).map(({ kind, title: heading }) => {
         const own = links.filter((link) => link.kind === kind);
         return (
           own.length > 0 && (

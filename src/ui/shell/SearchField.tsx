@@ -6,10 +6,12 @@ interface Props {
   label: string;
   value: string;
   onChange: (wanted: string) => void;
+  /** Enter: to the first that was found */
+  onEnter: () => void;
 }
 
 /** The search above a list; the / key goes to it. */
-export function SearchField({ label, value, onChange }: Props) {
+export function SearchField({ label, value, onChange, onEnter }: Props) {
   const id = useId();
   return (
     <div className="index-search">
@@ -22,6 +24,11 @@ export function SearchField({ label, value, onChange }: Props) {
         placeholder={label}
         value={value}
         onChange={(event) => onChange(event.target.value)}
+        onKeyDown={(event) => {
+          if (event.key !== 'Enter' || event.nativeEvent.isComposing) return;
+          event.preventDefault();
+          onEnter();
+        }}
         data-search=""
       />
     </div>

@@ -1,10 +1,11 @@
 'use client';
 
 import Link from 'next/link';
-import { usePathname } from 'next/navigation';
-import { useEffect, useState } from 'react';
+import { usePathname, useRouter } from 'next/navigation';
+import { useMemo, useState } from 'react';
+import { hasWords, searchable, wordsWanted } from '../../core/searching/finder';
 import { SearchField } from '../shell/SearchField';
-import { askServer } from '../writing/askServer';
+import { useAnswerTo } from '../shell/useAnswerTo';
 import { GroupInitial } from './GroupInitial';
 import { useFolded } from './useFolded';
 
@@ -22,27 +23,32 @@ interface Group {
   templates: Template[];
 }
 
-/** Words are looked for on the server this many milliseconds after the last key; names at once. */
-const PAUSE = 120;
-
-/** The templates under their groups. On a phone it gives way to the page once one is chosen. */
+/** The templates under their groups; found at once by their names, and by their words as the server finds them. On a phone it gives way to the page once one is chosen. */
 export function TemplateIndex({ groups }: { groups: Group[] }) {
   const here = usePathname();
+  const router = useRouter();
   const [wanted, setWanted] = useState('');
   const [folded, fold] = useFolded();
-  const search = wanted.trim().toLowerCase();
-  const withWords = useKeysWithWords(search);
+  const search = wanted.trim();
+  const words = wordsWanted(search);
+  const answer = useAnswerTo<string[]>('/api/templates', search);
+  const withWords = useMemo(() => new Set(answer), [answer]);
   const count = groups.reduce((sum, group) => sum + group.templates.length, 0);
   const found = groups
     .flatMap((group) => group.templates)
-    .filter(({ key, name }) => name.toLowerCase().includes(search) || withWords.has(key));
+    .filter(({ key, name }) => hasWords(searchable(name), words) || withWords.has(key));
   return (
     <section className={`index ${here === '/templates' ? '' : 'index-behind'}`} aria-labelledby="index-title">
       <h1 id="index-title">Templates</h1>
       <p className="count">
         {count} in {groups.length} groups
       </p>
-      <SearchField label="Find by name, subject or words" value={wanted} onChange={setWanted} />
+      <SearchField
+        label="Find by name, subject or words"
+        value={wanted}
+        onChange={setWanted}
+        onEnter={() => search && found[0] && router.push(`/templates/${found[0].key}`)}
+      />
       {search ? (
         <>
           <p className="count" role="status">
@@ -95,26 +101,4 @@ function Entries({ templates, here }: { templates: Template[]; here: string }) {
       })}
     </ul>
   );
-}
-
-const NONE: ReadonlySet<string> = new Set();
-
-/** The keys of the templates that have some words in them, as the server finds them. */
-function useKeysWithWords(search: string): ReadonlySet<string> {
-  const [found, setFound] = useState(NONE);
-  useEffect(() => {
-    setFound(NONE);
-    if (!search) return;
-    let latest = true;
-    const timer = setTimeout(() => {
-      void askServer<string[]>(`/api/templates?find=${encodeURIComponent(search)}`).then((answer) => {
-        if (latest && !('offline' in answer) && answer.status === 200) setFound(new Set(answer.body));
-      });
-    }, PAUSE);
-    return () => {
-      latest = false;
-      clearTimeout(timer);
-    };
-  }, [search]);
-  return found;
 }

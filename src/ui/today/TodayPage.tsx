@@ -1,4 +1,6 @@
 import Link from 'next/link';
+import { capital } from '../../core/describe/capital';
+import type { BookingWords } from '../../core/records/bookingWords';
 import { OccasionCard, type Card } from './OccasionCard';
 import { ReminderSpacing } from './ReminderSpacing';
 
@@ -8,7 +10,7 @@ interface Props {
     cards: Card[];
     more: number;
     visits: { key: string; time: string; name: string; service: string }[];
-    words: { booking: string; bookings: string };
+    words: BookingWords;
     reminderSpacing: number;
   };
 }
@@ -16,7 +18,7 @@ interface Props {
 /** What is worth writing now, each with its letter begun; and the day's visits. */
 export function TodayPage({ today: { date, cards, more, visits, words, reminderSpacing } }: Props) {
   const count = cards.length + more;
-  const heading = `${words.bookings.charAt(0).toUpperCase()}${words.bookings.slice(1)} today`;
+  const heading = `${capital(words.bookings)} today`;
   return (
     <div id="page" className="page-area today" tabIndex={-1}>
       <header className="today-head">

@@ -140,6 +140,9 @@ function Gone({
   after,
 }: Pick<Props, 'onTakeBack' | 'onWriteOn' | 'after'> & { sending: Extract<Sending, { state: 'kept' }> }) {
   const settled = useSettled();
+  const unlessTwice = (event: MouseEvent) => {
+    if (!settled) event.preventDefault();
+  };
   const seconds = useSecondsUntil(sending.status === 'going' ? sending.goesAt : undefined);
   return (
     <div className="letter-foot">
@@ -152,12 +155,12 @@ function Gone({
           {sending.status === 'going' && seconds > 0 && <span aria-hidden="true"> In {seconds} s.</span>}
         </p>
         {sending.status === 'going' && (
-          <Button variant="outline-primary" onClick={settled(onTakeBack)}>
+          <Button variant="outline-primary" disabled={!settled} onClick={onTakeBack}>
             Take it back
           </Button>
         )}
         {sending.status === 'taken back' && (
-          <Button variant="outline-primary" onClick={settled(onWriteOn)}>
+          <Button variant="outline-primary" disabled={!settled} onClick={onWriteOn}>
             Write on
           </Button>
         )}
@@ -168,10 +171,10 @@ function Gone({
         </p>
       )}
       <div className="foot-line foot-links">
-        <Link href={after.href} onClick={settled()}>
+        <Link href={after.href} onClick={unlessTwice}>
           {after.words}
         </Link>
-        <Link href="/today" onClick={settled()}>
+        <Link href="/today" onClick={unlessTwice}>
           Back to Today
         </Link>
       </div>
@@ -210,13 +213,14 @@ function useSecondsUntil(moment: number | undefined): number {
   return seconds;
 }
 
-/** A second press on what stood here a moment ago is none on what stands here now. */
-const SETTLES = 800;
+/** A second press on what stood here a moment ago is none on what stands here now: milliseconds. */
+const SETTLES = 600;
 
-function useSettled() {
-  const [since] = useState(() => performance.now());
-  return (act?: () => void) => (event: MouseEvent) => {
-    if (performance.now() - since < SETTLES) event.preventDefault();
-    else act?.();
-  };
+function useSettled(): boolean {
+  const [settled, setSettled] = useState(false);
+  useEffect(() => {
+    const timer = setTimeout(() => setSettled(true), SETTLES);
+    return () => clearTimeout(timer);
+  }, []);
+  return settled;
 }

@@ -2,6 +2,7 @@
 
 import { memo, useDeferredValue, useMemo, useState } from 'react';
 import type { Fit } from '../../core/fitting/fittingTemplates';
+import { hasWords, searchable, wordsWanted } from '../../core/searching/finder';
 import type { Situation } from '../../core/records/which/situation';
 import { wordsOfTemplate } from '../../core/template/wordsOfTemplate';
 import type { KeptTemplate, WritingDesk } from '../../core/writing/writingDesk';
@@ -27,7 +28,7 @@ const MOST_FOUND = 40;
 /** The templates for a letter: those that fit first, with why, then the others under their groups. */
 export function TemplateChooser({ title, from, desk, facts, situation, chosen, onChoose, behind }: Props) {
   const [wanted, setWanted] = useState('');
-  const search = useDeferredValue(wanted.trim().toLowerCase());
+  const search = useDeferredValue(wanted.trim());
   const templates = useMemo(() => new Map(facts.templates.map((one) => [one.key, one])), [facts]);
   const { fitting, others } = useMemo(() => desk.fitting(situation, facts.letters), [desk, facts, situation]);
   const entry = (fit: Fit) => (
@@ -46,7 +47,12 @@ export function TemplateChooser({ title, from, desk, facts, situation, chosen, o
     <section className={`index ${behind ? 'index-behind' : ''}`} aria-labelledby="index-title">
       <h1 id="index-title">{title}</h1>
       <p className="count">{from}</p>
-      <SearchField label="Find a template" value={wanted} onChange={setWanted} />
+      <SearchField
+        label="Find a template"
+        value={wanted}
+        onChange={setWanted}
+        onEnter={() => found?.[0] && onChoose(found[0].key)}
+      />
       {found ? (
         <>
           <p className="visually-hidden" role="status">
@@ -141,6 +147,6 @@ const searched = new WeakMap<KeptTemplate, string>();
 
 function matches(template: KeptTemplate, search: string): boolean {
   let words = searched.get(template);
-  if (words === undefined) searched.set(template, (words = wordsOfTemplate(template).toLowerCase()));
-  return search.split(/\s+/).every((word) => words.includes(word));
+  if (words === undefined) searched.set(template, (words = searchable(wordsOfTemplate(template))));
+  return hasWords(words, wordsWanted(search));
 }

@@ -2,7 +2,10 @@ import { array, number, object, string, type InferType } from 'yup';
 import type { CopyDocument } from '../../../core/fairCopy/copyDocument';
 import { readCopy, UnreadableCopy } from '../../../core/fairCopy/readCopy';
 import type { Choices } from '../../../core/writing/letter';
+import { findLetters } from '../../../server/findLetters';
 import { sendLetter, type Sending } from '../../../server/sendLetter';
+import { showLetters } from '../../../server/showLetters';
+import { letterEntry } from '../../../ui/letters/letterEntry';
 import { readStartingPoint } from '../../startingPoint';
 import { asMember } from '../asMember';
 import { readJson, Refused } from '../readJson';
@@ -30,6 +33,15 @@ const LETTER = object({
     to: array(string().defined().max(300)).max(100).required(),
   }).required(),
 });
+
+/** The newest letters that have some words: ?find=words */
+export async function GET(request: Request): Promise<Response> {
+  return asMember(request, async (member) => {
+    const find = new URL(request.url).searchParams.get('find') ?? '';
+    const letters = await showLetters(member, await findLetters(member, find.slice(0, 200)));
+    return Response.json(letters.map(letterEntry));
+  });
+}
 
 const STATUS: Readonly<Record<Sending['result'], number>> = {
   going: 201,

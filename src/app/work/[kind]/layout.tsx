@@ -20,11 +20,11 @@ export default async function WorkLayout({ params, children }: Props) {
       <RecordIndex
         key={kind}
         title="Work"
-        kinds={<WorkKinds kind={kind} />}
+        kinds={<WorkKinds kind={kind} words={member.words} />}
         entries={await list(member)}
         path={`/work/${kind}`}
-        find={find}
-        empty={empty}
+        find={find(member.words)}
+        empty={empty(member.words)}
       />
       <PageArea>{children}</PageArea>
     </Shell>

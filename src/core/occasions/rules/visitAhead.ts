@@ -1,3 +1,4 @@
+import { capital } from '../../describe/capital';
 import { plusWorkingDays } from '../../dates/workingDays';
 import { dayAt } from '../../dates/zone';
 import { formatsOf } from '../../fill/formats/formatsOf';
@@ -25,7 +26,7 @@ export const visitAhead: OccasionRule = (book, letters) =>
         start: { kind: 'booking', key: booking.key },
         since,
         name: clientName(book, booking.client),
-        reason: `${what.charAt(0).toUpperCase()}${what.slice(1)} ${when}`,
+        reason: `${capital(what)} ${when}`,
         ...(booking.member ? { member: booking.member } : {}),
         rank: (startOf(booking) - book.now) / 1e12,
       },

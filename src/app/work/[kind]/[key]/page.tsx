@@ -1,6 +1,7 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { RecordRoute, recordTitle } from '../../../recordPage';
+import { requireMember } from '../../../session';
 import { WORK_KINDS } from '../../kinds';
 
 type Props = { params: Promise<{ kind: string; key: string }> };
@@ -15,5 +16,8 @@ export default async function WorkPage({ params }: Props) {
   const { kind, key } = await params;
   const work = WORK_KINDS.get(kind);
   if (!work) notFound();
-  return <RecordRoute kind={work.kind} segment={key} back={{ href: `/work/${kind}`, words: work.title }} />;
+  const { words } = await requireMember();
+  return (
+    <RecordRoute kind={work.kind} segment={key} back={{ href: `/work/${kind}`, words: work.title(words) }} />
+  );
 }
