@@ -1,8 +1,16 @@
 import { NextResponse, type NextRequest } from 'next/server';
 import { contentSecurityPolicy } from './app/contentSecurityPolicy';
+import { answersTo, isUnderTls } from './app/ownAddress';
 
-/** Gives every page its own nonce, without which no script runs. */
+/** Refuses what was meant for another host, and gives every page its own nonce, without which no script runs. */
 export function proxy(request: NextRequest): NextResponse {
+  if (!answersTo(request.headers.get('host')))
+    return new NextResponse(
+      'This application does not answer to that name. Set APP_URL to the address people open.',
+      {
+        status: 421,
+      },
+    );
   const nonce = btoa(crypto.randomUUID());
   const policy = contentSecurityPolicy(nonce, process.env.NODE_ENV === 'development');
   const headers = new Headers(request.headers);
@@ -14,6 +22,9 @@ export function proxy(request: NextRequest): NextResponse {
   response.headers.set('content-security-policy', policy);
   response.headers.set('referrer-policy', 'same-origin');
   response.headers.set('x-content-type-options', 'nosniff');
+  response.headers.set('cross-origin-opener-policy', 'same-origin');
+  response.headers.set('permissions-policy', 'camera=(), geolocation=(), microphone=(), payment=(), usb=()');
+  if (isUnderTls()) response.headers.set('strict-transport-security', 'max-age=31536000');
   return response;
 }
 

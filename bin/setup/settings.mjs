@@ -16,6 +16,7 @@ export function readSettings(environment = process.env) {
     mailboxSmtpPort: port('MAILBOX_SMTP_PORT', environment, port('PORT', environment, 3400) + 25),
     mailboxPort: port('MAILBOX_PORT', environment, port('PORT', environment, 3400) + 80),
     smtpUrl: environment.SMTP_URL || undefined,
+    appUrl: appUrl(environment),
   };
 }
 
@@ -27,6 +28,7 @@ export function environmentFor(settings, databaseUrl) {
     NEXT_TELEMETRY_DISABLED: '1',
     PORT: String(settings.port),
     HOST: settings.host,
+    ...(settings.appUrl ? { APP_URL: settings.appUrl } : {}),
     DATABASE_URL: databaseUrl,
     SMTP_URL: settings.smtpUrl ?? `smtp://127.0.0.1:${settings.mailboxSmtpPort}`,
     MAILBOX_SMTP_PORT: String(settings.mailboxSmtpPort),
@@ -51,6 +53,14 @@ function port(name, environment, fallback) {
     throw new Sentence(`${name} is a port from 1 to 65535, not “${text}”.`);
   }
   return number;
+}
+
+/** The address that people open: its origin alone. */
+function appUrl({ APP_URL: url }) {
+  if (!url) return undefined;
+  if (!URL.canParse(url) || !/^https?:$/.test(new URL(url).protocol) || new URL(url).pathname !== '/')
+    throw new Sentence(`APP_URL is the address people open, as https://letters.example, not “${url}”.`);
+  return new URL(url).origin;
 }
 
 function databaseUrl({ DATABASE_URL: url }) {

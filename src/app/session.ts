@@ -2,8 +2,12 @@ import { cookies, headers } from 'next/headers';
 import { redirect } from 'next/navigation';
 import { cache } from 'react';
 import { currentMember, type CurrentMember } from '../server/currentMember';
+import { isUnderTls } from './ownAddress';
 
-export const SESSION_COOKIE = 'fair-quill-session';
+/** Under TLS bound to this very host: RFC 6265bis, section 4.1.3.2. */
+export function sessionCookie(): string {
+  return isUnderTls() ? '__Host-fair-quill-session' : 'fair-quill-session';
+}
 
 /** The signed-in member, asked once a request. */
 export const signedIn = cache(async (): Promise<CurrentMember | undefined> => {
@@ -11,7 +15,7 @@ export const signedIn = cache(async (): Promise<CurrentMember | undefined> => {
 });
 
 export async function sessionToken(): Promise<string | undefined> {
-  return (await cookies()).get(SESSION_COOKIE)?.value;
+  return (await cookies()).get(sessionCookie())?.value;
 }
 
 /** The signed-in member; anybody else is sent to sign in and comes back to the page asked for. */

@@ -3,7 +3,8 @@ import { object, string, ValidationError } from 'yup';
 import { signIn, signOut } from '../../../server/signIn';
 import { readJson, Refused } from '../readJson';
 import { isSameOrigin, refuseOrigin } from '../../sameOrigin';
-import { SESSION_COOKIE } from '../../session';
+import { isUnderTls } from '../../ownAddress';
+import { sessionCookie } from '../../session';
 
 const CREDENTIALS = object({
   email: string().required('Write your email address.').max(254),
@@ -29,10 +30,10 @@ export async function POST(request: Request): Promise<Response> {
       const { status, error } = REFUSALS[result.refused];
       return Response.json({ error }, { status });
     }
-    (await cookies()).set(SESSION_COOKIE, result.token, {
+    (await cookies()).set(sessionCookie(), result.token, {
       httpOnly: true,
       sameSite: 'lax',
-      secure: new URL(request.url).protocol === 'https:',
+      secure: isUnderTls(),
       path: '/',
       expires: result.expires,
     });
@@ -56,8 +57,8 @@ function addressOf(request: Request): string {
 export async function DELETE(request: Request): Promise<Response> {
   if (!isSameOrigin(request)) return refuseOrigin();
   const jar = await cookies();
-  const token = jar.get(SESSION_COOKIE)?.value;
+  const token = jar.get(sessionCookie())?.value;
   if (token) await signOut(token);
-  jar.delete(SESSION_COOKIE);
+  jar.delete({ name: sessionCookie(), path: '/', secure: isUnderTls() });
   return Response.json({});
 }
