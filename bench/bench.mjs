@@ -1,6 +1,7 @@
 #!/usr/bin/env node
 // npm run bench: a business of 5,000 clients and some 600 templates, its pages on the server and the writing page in a
-// browser. npm run bench -- fill: the filling core beside template libraries. Prints what it measured; nothing passes
+// browser. npm run bench -- fill: the filling core beside template libraries. npm run bench -- hostile: texts that a
+// reader could be slow on. Prints what it measured; nothing passes
 // or fails here.
 import { rm } from 'node:fs/promises';
 import path from 'node:path';
@@ -25,14 +26,21 @@ const cleanUps = [];
 
 const [what, ...names] = process.argv.slice(2);
 
+const WHAT = { fill: filling, hostile };
+
 await saying(async () => {
   try {
-    await (what === 'fill' ? filling() : main());
+    await (WHAT[what] ?? main)();
   } finally {
     for (const cleanUp of cleanUps.reverse()) await cleanUp().catch(() => undefined);
     await rm(DATA_DIR, { recursive: true, force: true });
   }
 });
+
+async function hostile() {
+  await ensurePackages();
+  await run([await bundle('bench/hostile/reading.ts')]);
+}
 
 async function filling() {
   await ensurePackages();
@@ -40,11 +48,13 @@ async function filling() {
     ['speed', 'extent', 'worker'].map((name) => bundle(`bench/fill/${name}.ts`)),
   );
   const runs = [[speed, ...names], ...(names.length ? [] : [['--expose-gc', extent, worker]])];
-  for (const run of runs) {
-    const { code, output } = await command(process.execPath, run, { cwd: ROOT });
-    console.log(output.trim());
-    if (code !== 0) process.exitCode = 1;
-  }
+  for (const args of runs) await run(args);
+}
+
+async function run(args, env = process.env) {
+  const { code, output } = await command(process.execPath, args, { cwd: ROOT, env });
+  console.log(output.trim());
+  if (code !== 0) process.exitCode = 1;
 }
 
 async function main() {
@@ -57,12 +67,7 @@ async function main() {
   const settings = { port, host: '127.0.0.1', mailboxSmtpPort: smtp, mailboxPort: http, now: NOW };
   const environment = environmentFor(settings, postgres.url);
   await prepareDatabase(environment, '--demonstration');
-  const { code, output } = await command(process.execPath, [await bundle('bench/pages.ts')], {
-    cwd: ROOT,
-    env: environment,
-  });
-  console.log(output.trim());
-  if (code !== 0) process.exitCode = 1;
+  await run([await bundle('bench/pages.ts')], environment);
   await ensureBuild('.next', environment);
   const processes = new Processes(path.join(DATA_DIR, 'logs'), () => undefined);
   cleanUps.push(() => processes.stop());

@@ -37,9 +37,6 @@ export function or<T>(one: Column<T>, value: NoInfer<T>): Column<T> {
 export const given = () =>
   column<number>(DataTypes.BIGINT, { autoIncrement: true, autoIncrementIdentity: true });
 
-/** Words that the database itself makes of a row's others. */
-export const derived = () => column<string>(DataTypes.TEXT);
-
 export const uuid = () => column<string>(DataTypes.UUID);
 export const text = () => column<string>(DataTypes.TEXT);
 export const oneOf = <const T extends string>(..._choices: T[]) => column<T>(DataTypes.TEXT);

@@ -3,7 +3,7 @@ create function folded(words text) returns text language sql immutable parallel 
   select regexp_replace(lower(normalize(words, NFD)), '[\u0300-\u036f''’‘`´]', '', 'g')
 $$;
 
-alter table message add column searched text not null generated always as (
+alter table message add column searched text generated always as (
   folded(coalesce(subject, '') || ' ' || coalesce(text, '') || ' ' || coalesce(from_name, '') || ' '
     || coalesce(from_address, ''))
 ) stored;

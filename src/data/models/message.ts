@@ -1,6 +1,6 @@
 import type { Note } from '../../core/fill/filled';
 import type { Choices } from '../../core/writing/letter';
-import { derived, given, json, key, maybe, moment, oneOf, or, text, uuid, whole } from '../column';
+import { given, json, key, maybe, moment, oneOf, or, text, uuid, whole } from '../column';
 
 export const MESSAGE = {
   business_id: key(uuid()),
@@ -49,7 +49,8 @@ export const MESSAGE = {
   claimed_at: maybe(moment()),
   handed_over_at: maybe(moment()),
   sequence: given(),
-  searched: derived(),
+  /** made by the database of the others */
+  searched: maybe(text()),
 };
 
 export const MESSAGE_RECIPIENT = {
