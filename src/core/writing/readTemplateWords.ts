@@ -1,3 +1,4 @@
+import { tooLarge } from '../template/text/tooLarge';
 import { compileTemplate } from '../fill/compileTemplate';
 import type { ReadPassage } from '../fill/paths/scope';
 import { byPlace, type Problem } from '../problems/problem';
@@ -41,19 +42,6 @@ export function readTemplateWords(
   return problems.length || !reading.value
     ? { template: undefined, problems }
     : { template: reading.value, problems: [] };
-}
-
-/** The most characters, lines and opening brackets of a template's words: far above any letter, and read at once. */
-export const LONGEST_WORDS = 64_000;
-const MOST_LINES = 2_000;
-const MOST_BRACKETS = 1_000;
-
-function tooLarge(text: string): string | undefined {
-  if (text.length > LONGEST_WORDS) return `These words are longer than ${LONGEST_WORDS} characters.`;
-  if (text.split('\n').length > MOST_LINES) return `These words have more than ${MOST_LINES} lines.`;
-  if (text.split('[').length > MOST_BRACKETS)
-    return `These words have more than ${MOST_BRACKETS} opening brackets.`;
-  return undefined;
 }
 
 function unknownGroup(text: string, template: Template | undefined, groups: readonly string[]): Problem[] {

@@ -6,6 +6,7 @@ import type { RecordsFile } from '../../core/records/recordsFile';
 import { recordsOfBusiness } from '../repositories/recordsOfBusiness';
 import { TABLES } from '../database';
 import { NOW, temporaryDatabase, withDemonstration, type TemporaryDatabase } from '../test/temporaryDatabase';
+import { whyNotReset } from './loadDemonstration';
 import type { Demonstration } from './readDemonstration';
 import { stableId } from './stableId';
 
@@ -157,3 +158,31 @@ function comparable(file: RecordsFile): unknown {
   };
   return plain(Object.fromEntries(lists));
 }
+
+describe('loading the demonstration anew', () => {
+  const change = (sql: string) => database.sequelize.query(sql);
+  const why = () => whyNotReset(database, demonstration);
+
+  it('is held up by nothing as long as it is the demonstration', async () => {
+    expect(await why()).toBeUndefined();
+  });
+
+  it.each([
+    [
+      'letters on their way',
+      "update message set status = 'going', from_address = 'imke@larkfield.example', goes_at = now() where id = (select id from message where direction = 'out' limit 1)",
+      'Letters of it are on their way (1).',
+    ],
+    ['a name of its own', "update business set name = 'Rosewood Tuning'", '“Rosewood Tuning” is no longer'],
+    [
+      'a client of its own',
+      "insert into client (business_id, id, key, name) select id, gen_random_uuid(), 'own', 'My own' from business",
+      'is no longer the demonstration',
+    ],
+  ])('is refused for %s, which would be lost', async (_, sql, words) => {
+    await change(sql);
+    expect(await why()).toContain(words);
+    await withDemonstration(database);
+    expect(await why()).toBeUndefined();
+  });
+});

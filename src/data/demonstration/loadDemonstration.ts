@@ -50,7 +50,7 @@ export async function whyNotReset(
   );
   if (!found) return undefined;
   if (found.going)
-    return `${found.going} of its letters are on their way. Wait until they have gone, then reset it.`;
+    return `Letters of it are on their way (${found.going}). Wait until they have gone, then reset it.`;
   if (found.name !== records.business.name || found.own)
     return `“${found.name}” is no longer the demonstration: it has a name or clients of its own, and would be lost.`;
   return undefined;

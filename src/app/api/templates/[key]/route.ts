@@ -1,5 +1,5 @@
 import { number, object, string } from 'yup';
-import { LONGEST_WORDS } from '../../../../core/writing/readTemplateWords';
+import { LONGEST_WORDS } from '../../../../core/template/text/tooLarge';
 import { keepTemplate } from '../../../../server/keepTemplate';
 import { keyFrom } from '../../../keyFrom';
 import { asMember } from '../../asMember';
