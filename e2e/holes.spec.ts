@@ -1,6 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
 import { expectAccessible, signIn } from './signedIn';
-import { editable, expectReady, expectWaiting, openNote } from './writing';
+import { editable, expectReady, expectWaiting, openNote, stetAll } from './writing';
 
 /** Each size gives a template of its own a sentence with a fact that the visit of 4 November lacks. */
 const TEMPLATES = { desk: 'we-had-to-move-your-visit', phone: 'short-note' } as const;
@@ -44,8 +44,7 @@ test('a hole stops the letter and says where it is; three ways to cure it', asyn
 
   await expect(proof).toContainText('has no price.');
   // The template is meant for a visit to come: its writer is asked, and means it.
-  const stet = proof.getByRole('button', { name: 'Stet' });
-  if (await stet.count()) await stet.click();
+  await stetAll(letter);
   await expectWaiting(letter, '1 stop');
   await page.keyboard.press('Control+Enter');
   await expect(letter.getByText('Going.')).toHaveCount(0);

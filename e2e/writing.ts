@@ -15,13 +15,29 @@ export async function mailboxOf(request: APIRequestContext, to: string): Promise
   return (await (await request.get(`${MAILBOX}/letters?to=${encodeURIComponent(to)}`)).json()) as Received[];
 }
 
-/** The letters of an address with a subject, once there are any. */
-export async function arrived(request: APIRequestContext, to: string, subject: string): Promise<Received[]> {
+/** Lets every query of the proof stand, as a writer who has read them and means it. */
+export async function stetAll(letter: Locator): Promise<void> {
+  const stet = letter.getByRole('button', { name: 'Stet' });
+  for (let left = await stet.count(); left > 0; left--) {
+    await stet.first().click();
+    await expect(stet).toHaveCount(left - 1);
+  }
+}
+
+/** The letters of an address with a subject, and with some words, once there are any. */
+export async function arrived(
+  request: APIRequestContext,
+  to: string,
+  subject: string,
+  words = '',
+): Promise<Received[]> {
   let found: Received[] = [];
   await expect
     .poll(
       async () => {
-        found = (await mailboxOf(request, to)).filter((letter) => letter.subject === subject);
+        found = (await mailboxOf(request, to)).filter(
+          (letter) => letter.subject === subject && letter.text.includes(words),
+        );
         return found.length;
       },
       { timeout: 40_000 },
