@@ -24,7 +24,7 @@ test('a client is found, read, and written to', async ({ page }) => {
   await record.getByRole('link', { name: 'Write', exact: true }).click();
   await expect(page).toHaveTitle('Write to Thornholt College · Fair Quill');
   await expect(page.getByRole('article', { name: 'Letter to Thornholt College' })).toContainText(
-    'Where your account stands',
+    'Hello Farah,',
   );
   await expectAccessible(page);
 });

@@ -1,7 +1,7 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
-import { useId, useState, type FormEvent } from 'react';
+import { useId, useState, useTransition, type FormEvent } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { decimalString, minorDigits, readAmount } from '../../core/money/currency';
@@ -39,7 +39,11 @@ export function PaymentForm({ invoice, payable }: Props) {
   /** a payment that is over what is open: asked about before it is written down */
   const [doubtful, setDoubtful] = useState<Payment>();
   const [recorded, setRecorded] = useState<{ words: string; undo: { version: number; position: number } }>();
-  const [busy, setBusy] = useState(false);
+  const [open, setOpen] = useState(false);
+  const [asking, setAsking] = useState(false);
+  /** until the page shows what was written down, nothing is typed into what it showed before */
+  const [refreshing, refresh] = useTransition();
+  const busy = asking || refreshing;
   const problemId = useId();
   const router = useRouter();
   const path = `/api/invoices/${encodeURIComponent(invoice)}/payments`;
@@ -53,11 +57,11 @@ export function PaymentForm({ invoice, payable }: Props) {
   }
 
   async function record(payment: Payment, more = false) {
-    setBusy(true);
+    setAsking(true);
     setProblem(undefined);
     setDoubtful(undefined);
     const answer = await askServer<Answer>(path, { version: payable!.version, ...payment, more });
-    setBusy(false);
+    setAsking(false);
     if ('offline' in answer) return setProblem(OFFLINE);
     const { body } = answer;
     if (body.result === 'more') return setDoubtful(payment);
@@ -67,15 +71,19 @@ export function PaymentForm({ invoice, payable }: Props) {
       words: `${decimalString(payment.amount, minorDigits(currency))} ${currency} written down.`,
       undo: body.invoice,
     });
-    router.refresh();
+    setOpen(false);
+    refresh(() => router.refresh());
   }
 
   async function undo() {
+    setAsking(true);
     const answer = await askServer<{ error?: string }>(path, recorded!.undo, 'DELETE');
+    setAsking(false);
     if ('offline' in answer) return setProblem('There is no connection. The payment stands as written down.');
     if (answer.body.error) return setProblem(answer.body.error);
     setRecorded(undefined);
-    router.refresh();
+    setOpen(true);
+    refresh(() => router.refresh());
   }
 
   return (
@@ -83,19 +91,20 @@ export function PaymentForm({ invoice, payable }: Props) {
       {recorded && (
         <p role="status" className="in-order">
           {recorded.words}{' '}
-          <button type="button" className="btn btn-link" onClick={() => void undo()}>
+          <button type="button" className="btn btn-link" disabled={busy} onClick={() => void undo()}>
             Undo
           </button>
         </p>
       )}
       {payable && (
-        <details className="payment" key={payable.version}>
+        <details className="payment" open={open} onToggle={(event) => setOpen(event.currentTarget.open)}>
           <summary>Record a payment</summary>
-          <Form onSubmit={submit} noValidate>
+          <Form onSubmit={submit} noValidate key={payable.version}>
             <Form.Group controlId="amount">
               <Form.Label>Amount</Form.Label>
               <Form.Control
                 name="amount"
+                disabled={busy}
                 inputMode="decimal"
                 defaultValue={payable.open}
                 isInvalid={problem !== undefined || doubtful !== undefined}
@@ -104,11 +113,11 @@ export function PaymentForm({ invoice, payable }: Props) {
             </Form.Group>
             <Form.Group controlId="paid_on">
               <Form.Label>Paid on</Form.Label>
-              <Form.Control name="paid_on" type="date" defaultValue={payable.today} />
+              <Form.Control disabled={busy} name="paid_on" type="date" defaultValue={payable.today} />
             </Form.Group>
             <Form.Group controlId="method">
               <Form.Label>How</Form.Label>
-              <Form.Control name="method" defaultValue="bank transfer" />
+              <Form.Control disabled={busy} name="method" defaultValue="bank transfer" />
             </Form.Group>
             <Button type="submit" disabled={busy}>
               Record
