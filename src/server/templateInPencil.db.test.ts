@@ -28,6 +28,7 @@ it('the templates stand under their groups, in order', async () => {
     ['Afterwards', 2],
     ['Everyday', 2],
   ]);
+  expect(groups[1]!.templates[0]).toMatchObject({ name: 'Visit confirmed', startsFrom: 'visit' });
   expect(groups[3]!.templates.slice(1, 4).map(({ name }) => name)).toEqual([
     'First reminder',
     'Second reminder',

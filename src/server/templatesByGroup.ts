@@ -16,11 +16,19 @@ export interface GroupedTemplates {
 }
 
 /** All templates of a member under their groups, in order; those without a group come last under a heading of their own. */
-export async function templatesByGroup({ business_id, id }: CurrentMember): Promise<GroupedTemplates[]> {
-  const [groups, templates] = await Promise.all([
+export async function templatesByGroup({
+  business_id,
+  id,
+  words,
+}: CurrentMember): Promise<GroupedTemplates[]> {
+  const [groups, kept] = await Promise.all([
     groupsOfBusiness(connection(), business_id),
     templatesOfBusiness(connection(), business_id, id),
   ]);
+  // A booking is called what the business calls it.
+  const templates = kept.map((one) =>
+    one.startsFrom === 'booking' ? { ...one, startsFrom: words.booking } : one,
+  );
   const under = (group_id: string | null) => templates.filter((one) => one.group_id === group_id);
   const grouped = groups.map(({ id: group_id, key, name, initial, tint }) => ({
     key,

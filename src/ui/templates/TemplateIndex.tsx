@@ -3,6 +3,7 @@
 import Link from 'next/link';
 import { usePathname, useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
+import { withArticle } from '../../core/fill/formats/article';
 import { hasWords, searchable, wordsWanted } from '../../core/searching/finder';
 import { SearchField } from '../shell/SearchField';
 import { useAnswerTo } from '../shell/useAnswerTo';
@@ -92,9 +93,7 @@ function Entries({ templates, here }: { templates: Template[]; here: string }) {
               aria-current={here === path ? 'page' : undefined}
             >
               <span className="entry-name">{name}</span>
-              <span className="entry-note">
-                from {/^[aeiou]/.test(startsFrom) ? 'an' : 'a'} {startsFrom}
-              </span>
+              <span className="entry-note">from {withArticle(startsFrom)}</span>
             </Link>
           </li>
         );
