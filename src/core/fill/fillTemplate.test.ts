@@ -352,7 +352,8 @@ describe('a text of any size or depth', () => {
     expect(problemsOf(`${'['.repeat(5000)}x${']{.large}'.repeat(5000)}`)[0]).toContain(
       'Words are marked more than 100 deep.',
     );
-    expect(problemsOf(`${'>'.repeat(300)} x`)[0]).toContain('Blocks are nested more than 200 deep.');
+    const bullets = Array.from({ length: 220 }, (_, depth) => `${' '.repeat(2 * depth)}- x`).join('\n');
+    expect(problemsOf(bullets)[0]).toContain('Blocks are nested more than 200 deep.');
     expect(problemsOf('{{client.name}}'.repeat(20_001))[0]).toContain(
       'There are more than 20000 tags in this text.',
     );

@@ -373,6 +373,6 @@ describe('limits', () => {
       `${'{{#client}}\n\n'.repeat(depth)}x\n\n${'{{/client}}\n\n'.repeat(depth)}`;
     expect(says(nested(200))).toBe('x');
     const marks = (depth: number) => `${'> '.repeat(depth)}x`;
-    expect(problems(marks(300))).toContain('nested more than');
+    expect(problems(marks(300))).toContain('More than 40 quotations and lists begin on this line.');
   });
 });
