@@ -243,11 +243,13 @@ it('a letter is found by its words, however they are accented, and by whom it we
   const { sequelize } = connection();
   await sequelize.query(
     `insert into message (business_id, id, message_id, thread_id, direction, kind, status, subject, text, at)
-     values ($business, gen_random_uuid(), 'found@larkfield.example', gen_random_uuid(), 'in', 'letter', 'received', 'Die Überholung', 'Über 100 % zufrieden, O’Connell', now())`,
+     values ($business, gen_random_uuid(), 'found@larkfield.example', gen_random_uuid(), 'in', 'letter', 'received', 'Die Überholung', 'Über 100 % zufrieden, O’Connell, Œrsted Straße', now())`,
     { bind: { business: imke.business_id } },
   );
   const found = async (words: string) => (await findLetters(imke, words)).map(({ subject }) => subject);
   expect(await found('uberholung oconnell')).toEqual(['Die Überholung']);
+  expect(await found('strasse oersted')).toEqual(['Die Überholung']);
+  expect(await found('Straße Œrsted')).toEqual(['Die Überholung']);
   expect(await found('uberholung nobody')).toEqual([]);
   // what stands for anything elsewhere is a sign like any other
   expect(await found('uber%zufrieden')).toEqual([]);
