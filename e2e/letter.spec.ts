@@ -50,7 +50,7 @@ test('from Today to an overdue invoice: the reminder that fits, another invoice,
   await expect(letter).toContainText(`${otherSum} ${otherOpen}`);
   await expect(letter).toContainText(typed);
   await expect(letter).not.toContainText(begun);
-  const chosen = page.getByRole('complementary', { name: 'Margin' }).getByRole('region', { name: other });
+  const chosen = await openNote(page, 'still to pay', otherSum);
   await expect(chosen).toContainText('chosen for this letter');
   await page.keyboard.press('Escape');
 
