@@ -47,13 +47,7 @@ async function readBytes(request: Request, most: number): Promise<Uint8Array> {
     }
     chunks.push(value);
   }
-  const bytes = new Uint8Array(size);
-  let at = 0;
-  for (const chunk of chunks) {
-    bytes.set(chunk, at);
-    at += chunk.length;
-  }
-  return bytes;
+  return Buffer.concat(chunks);
 }
 
 /** Deeper than this is no form of ours. */

@@ -2,6 +2,8 @@
 
 import Link from 'next/link';
 import type { MarginNote } from '../../core/writing/marginOf';
+import { isStartingKind } from '../../core/records/recordKind';
+import { recordPath } from '../records/recordPath';
 import type { LetterStore } from '../writing/letterStore';
 import type { BlankType } from '../../core/template/document';
 import { AnswerForm } from './AnswerForm';
@@ -87,10 +89,9 @@ function Cures({ note: { label, hole, ids }, store, onDone }: Omit<Props, 'fille
 /** Where a fact is kept, to be put right there. */
 function placeOf(record: string | undefined, { situation }: FilledLetter) {
   const [kind = '', key = ''] = record?.split(/:(.*)/s) ?? [];
-  const path = PATHS[kind];
-  if (path)
+  if (kind !== 'client' && isStartingKind(kind))
     return {
-      href: `${path}/${encodeURIComponent(key)}`,
+      href: recordPath({ kind, key }),
       words: `See the ${kind === 'booking' ? situation.book.words.booking : kind}`,
     };
   const client = situation.client?.record.key;
@@ -99,13 +100,6 @@ function placeOf(record: string | undefined, { situation }: FilledLetter) {
     client &&
     situation.book.clients.has(client)
   )
-    return { href: `/clients/${encodeURIComponent(client)}`, words: 'See the client' };
+    return { href: recordPath({ kind: 'client', key: client }), words: 'See the client' };
   return undefined;
 }
-
-const PATHS: Readonly<Record<string, string>> = {
-  invoice: '/work/invoices',
-  booking: '/work/bookings',
-  project: '/work/projects',
-  enquiry: '/work/enquiries',
-};

@@ -82,10 +82,9 @@ export function RecordIndex({ title, kinds, entries: listed, path, find, more, e
   /** Of what is found by the words as they stand, not as they stood a moment ago. */
   function open() {
     const words = wordsWanted(wanted);
-    const first =
-      wanted.trim() === search
-        ? words.length > 0 && found[0]
-        : words.length > 0 && entries.find((_, i) => hasWords(searched[i]!, words));
+    if (!words.length) return;
+    const asShown = wanted.trim() === search;
+    const first = asShown ? found[0] : entries.find((_, i) => hasWords(searched[i]!, words));
     if (first) router.push(`${path}/${encodeURIComponent(first.key)}`);
   }
 

@@ -2,6 +2,8 @@ import Link from 'next/link';
 import type { ReactNode } from 'react';
 import { capital } from '../../core/describe/capital';
 import type { BookingWords } from '../../core/records/bookingWords';
+import type { StartingKind } from '../../core/records/recordKind';
+import { recordPath } from './recordPath';
 import { Letters, type ShownLetter } from '../letters/Letters';
 
 interface Props {
@@ -15,7 +17,7 @@ interface Props {
     note: string;
     facts: { label: string; value: string }[];
     tables: { title: string; columns: string[]; rows: string[][]; sums?: 1 | 2 }[];
-    links: { kind: string; key: string; name: string; note: string }[];
+    links: { kind: StartingKind; key: string; name: string; note: string }[];
     client?: { key: string; name: string };
   };
   words: BookingWords;
@@ -23,13 +25,6 @@ interface Props {
   /** what can be done about the record besides writing */
   children?: ReactNode;
 }
-
-const PATHS: Readonly<Record<string, string>> = {
-  project: '/work/projects',
-  booking: '/work/bookings',
-  invoice: '/work/invoices',
-  enquiry: '/work/enquiries',
-};
 
 const headings = ({ bookings }: BookingWords) => [
   { kind: 'enquiry', title: 'Enquiries' },
@@ -107,7 +102,7 @@ export function RecordPaper({ from, back, view, words, letters, children }: Prop
               <ul className="record-links">
                 {own.map((link) => (
                   <li key={link.key}>
-                    <Link href={`${PATHS[kind]}/${encodeURIComponent(link.key)}`} prefetch={false}>
+                    <Link href={recordPath(link)} prefetch={false}>
                       {link.name}
                     </Link>
                     <span className="entry-note">{link.note}</span>

@@ -31,13 +31,16 @@ export function TemplateIndex({ groups }: { groups: Group[] }) {
   const [wanted, setWanted] = useState('');
   const [folded, fold] = useFolded();
   const search = wanted.trim();
-  const words = wordsWanted(search);
   const answer = useAnswerTo<string[]>('/api/templates', search);
   const withWords = useMemo(() => new Set(answer), [answer]);
   const count = groups.reduce((sum, group) => sum + group.templates.length, 0);
-  const found = groups
-    .flatMap((group) => group.templates)
-    .filter(({ key, name }) => hasWords(searchable(name), words) || withWords.has(key));
+  const found = useMemo(() => {
+    if (!search) return [];
+    const words = wordsWanted(search);
+    return groups
+      .flatMap((group) => group.templates)
+      .filter(({ key, name }) => hasWords(searchable(name), words) || withWords.has(key));
+  }, [groups, search, withWords]);
   return (
     <section className={`index ${here === '/templates' ? '' : 'index-behind'}`} aria-labelledby="index-title">
       <h1 id="index-title">Templates</h1>
@@ -48,7 +51,7 @@ export function TemplateIndex({ groups }: { groups: Group[] }) {
         label="Find by name, subject or words"
         value={wanted}
         onChange={setWanted}
-        onEnter={() => search && found[0] && router.push(`/templates/${found[0].key}`)}
+        onEnter={() => found[0] && router.push(`/templates/${found[0].key}`)}
       />
       {search ? (
         <>

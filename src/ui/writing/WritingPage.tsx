@@ -9,6 +9,7 @@ import { afterPaint } from '../shell/afterPaint';
 import { renewDraft } from './drafts';
 import { OlderDrafts, Overtaken } from './OtherDrafts';
 import { proofLetter } from '../../core/writing/proofLetter';
+import { recordPath } from '../records/recordPath';
 import { LetterFoot } from './LetterFoot';
 import { LetterHead } from './LetterHead';
 import { LetterPage, useLetter } from './LetterPage';
@@ -280,18 +281,6 @@ function makeReady(desk: WritingDesk): () => void {
   };
   timer = setTimeout(next, 500);
   return () => clearTimeout(timer);
-}
-
-/** Where the record is that a letter is written from. */
-function recordPath({ kind, key }: StartingPoint): string {
-  const place = {
-    client: '/clients',
-    enquiry: '/work/enquiries',
-    project: '/work/projects',
-    booking: '/work/bookings',
-    invoice: '/work/invoices',
-  }[kind];
-  return `${place}/${encodeURIComponent(key)}`;
 }
 
 function begun({ choices, document, filled }: LetterNow) {

@@ -1,4 +1,4 @@
-import { array, number, object, string, type InferType } from 'yup';
+import { array, object, string, type InferType } from 'yup';
 import type { CopyDocument } from '../../../core/fairCopy/copyDocument';
 import { readCopy, UnreadableCopy } from '../../../core/fairCopy/readCopy';
 import type { Choices } from '../../../core/writing/letter';
@@ -9,6 +9,7 @@ import { letterEntry } from '../../../ui/letters/letterEntry';
 import { readStartingPoint } from '../../startingPoint';
 import { asMember } from '../asMember';
 import { readJson, Refused } from '../readJson';
+import { VERSION } from '../wholeNumber';
 
 /** A long letter with its facts, and room. */
 const LARGEST_LETTER = 2_000_000;
@@ -16,7 +17,7 @@ const LARGEST_LETTER = 2_000_000;
 const LETTER = object({
   id: string().uuid().required(),
   from: string().required().max(200),
-  templateVersion: number().integer().positive().max(2_147_483_647).required(),
+  templateVersion: VERSION,
   choices: object({
     template: string().required().max(100),
     project: string().max(100),

@@ -1,4 +1,5 @@
 import { number, object, string } from 'yup';
+import type { CurrentMember } from '../../../server/currentMember';
 import { putOff, spaceReminders, takeUpAgain, type Rest } from '../../../server/settleOccasions';
 import { asMember } from '../asMember';
 import { readJson } from '../readJson';
@@ -33,7 +34,7 @@ export function PUT(request: Request): Promise<Response> {
 
 function settled(
   request: Request,
-  settle: (json: unknown, member: Parameters<Parameters<typeof asMember>[1]>[0]) => Promise<void>,
+  settle: (json: unknown, member: CurrentMember) => Promise<void>,
 ): Promise<Response> {
   return asMember(request, async (member) => {
     await settle(await readJson(request, 2_000), member);

@@ -1,14 +1,15 @@
-import { number, object, string } from 'yup';
+import { object, string } from 'yup';
 import { LONGEST_WORDS } from '../../../../core/template/text/tooLarge';
 import { keepTemplate } from '../../../../server/keepTemplate';
 import { keyFrom } from '../../../keyFrom';
 import { asMember } from '../../asMember';
 import { readJson } from '../../readJson';
+import { VERSION } from '../../wholeNumber';
 
 type Context = { params: Promise<{ key: string }> };
 
 const WORDS = object({
-  version: number().integer().positive().max(2_147_483_647).required(),
+  version: VERSION,
   text: string().required().max(LONGEST_WORDS, `These words are longer than ${LONGEST_WORDS} characters.`),
 }).noUnknown();
 

@@ -5,11 +5,12 @@ import { recordPayment, undoPayment, type Recording } from '../../../../../serve
 import { keyFrom } from '../../../../keyFrom';
 import { asMember } from '../../../asMember';
 import { readJson } from '../../../readJson';
+import { VERSION, WHOLE_NUMBER } from '../../../wholeNumber';
 
 type Context = { params: Promise<{ key: string }> };
 
 const PAYMENT = object({
-  version: number().integer().positive().max(2_147_483_647).required(),
+  version: VERSION,
   amount: number()
     .integer()
     .positive('Write what was paid, as 96 or 96.00.')
@@ -23,8 +24,8 @@ const PAYMENT = object({
 }).noUnknown();
 
 const UNDONE = object({
-  version: number().integer().positive().max(2_147_483_647).required(),
-  position: number().integer().min(0).max(2_147_483_647).required(),
+  version: VERSION,
+  position: WHOLE_NUMBER.min(0),
 }).noUnknown();
 
 const OVERTAKEN = 'Somebody has changed this invoice since you opened it. Look at it again.';

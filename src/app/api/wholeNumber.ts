@@ -1,0 +1,7 @@
+import { number } from 'yup';
+
+/** A whole number that a column of the database holds (PostgreSQL's integer). */
+export const WHOLE_NUMBER = number().integer().max(2_147_483_647).required();
+
+/** A version that a page was shown. */
+export const VERSION = WHOLE_NUMBER.positive();
