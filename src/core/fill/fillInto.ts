@@ -6,7 +6,7 @@ import type { Situation } from '../records/which/situation';
 import type { CompiledTemplate } from './compileTemplate';
 import type { Addressee, Outcome } from './filled';
 import { houseOf } from './house';
-import type { Origin, Run } from './run';
+import { newRun } from './newRun';
 import type { PageWriter, WordWriter } from './write/writer';
 
 /** Answers to blanks by name, read as their types (readAnswer). */
@@ -27,23 +27,15 @@ export function fillInto(
 ): Outcome {
   const sender = senderOf(template, situation);
   const { formats, words: house } = houseOf(template, situation.book);
-  const run: Run = {
+  const run = newRun({
     situation: sender === situation.sender ? situation : { ...situation, sender },
-    book: situation.book,
-    recipients: situation.recipients,
-    and: formats.and,
     formats,
-    frames: [],
-    round: undefined,
     answers: withDefaults(template, answers),
-    owners: new Array<unknown>(template.slots),
-    origins: new Array<Origin | undefined>(template.slots),
     house,
     notes: notes ? [] : undefined,
-    holes: [],
-    words: page,
     page,
-  };
+    slots: template.slots,
+  });
   subject((words) => {
     run.words = words;
     template.subject(run);

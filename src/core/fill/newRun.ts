@@ -1,13 +1,19 @@
 import type { Situation } from '../records/which/situation';
+import type { Formats } from './formats/formats';
 import { formatsOf } from './formats/formatsOf';
 import type { Origin, Run } from './run';
 import { LineWriter } from './write/lineWriter';
 import type { PageWriter } from './write/writer';
 
-/** A run that only asks the records, without words, notes or answers. */
-export function newRun(situation: Situation, language: string | undefined, slots: number): Run {
-  const formats = formatsOf(situation.book, language);
-  const words = new LineWriter();
+/** What one filling differs from another by. */
+type Beginning = Pick<Run, 'situation' | 'answers' | 'house' | 'notes' | 'page'> & {
+  formats: Formats;
+  /** how many the template's fields need */
+  slots: number;
+};
+
+/** A filling that begins. */
+export function newRun({ situation, formats, answers, house, notes, page, slots }: Beginning): Run {
   return {
     situation,
     book: situation.book,
@@ -16,13 +22,26 @@ export function newRun(situation: Situation, language: string | undefined, slots
     formats,
     frames: [],
     round: undefined,
-    answers: new Map(),
+    answers,
     owners: new Array<unknown>(slots),
     origins: new Array<Origin | undefined>(slots),
+    house,
+    notes,
+    holes: [],
+    words: page,
+    page,
+  };
+}
+
+/** A run that only asks the records, without words, notes or answers. */
+export function askingRun(situation: Situation, language: string | undefined, slots: number): Run {
+  return newRun({
+    situation,
+    formats: formatsOf(situation.book, language),
+    answers: new Map(),
     house: [],
     notes: undefined,
-    holes: [],
-    words,
-    page: words as unknown as PageWriter,
-  };
+    page: new LineWriter() as unknown as PageWriter,
+    slots,
+  });
 }

@@ -1,6 +1,6 @@
 import { compileCondition } from '../fill/compile/condition';
 import { newScope } from '../fill/compile/newScope';
-import { newRun } from '../fill/newRun';
+import { askingRun } from '../fill/newRun';
 import type { Schema } from '../records/schema';
 import type { Situation } from '../records/which/situation';
 import type { TemplateHead } from '../template/template';
@@ -23,5 +23,5 @@ function compile(head: TemplateHead, schema: Schema): Holds {
   const scope = newScope({ schema, passages: new Map() }, head, []);
   const holds = compileCondition(head.fitsWhen!, scope, (message) => problems.push(message));
   if (problems.length) return () => false;
-  return (situation) => holds(newRun(situation, head.language, scope.slotCount.all));
+  return (situation) => holds(askingRun(situation, head.language, scope.slotCount.all));
 }

@@ -3,7 +3,7 @@ import type { CopyDocument } from '../fairCopy/copyDocument';
 import { openHoles, valuesOf } from '../fairCopy/values';
 import { writeCopy, type WrittenCopy } from '../fairCopy/writeCopy';
 import type { CompiledTemplate } from '../fill/compileTemplate';
-import { newRun } from '../fill/newRun';
+import { askingRun } from '../fill/newRun';
 import type { Situation } from '../records/which/situation';
 import { languageOf } from '../fill/fillInto';
 import { directed } from '../fill/write/directed';
@@ -19,7 +19,7 @@ export interface ProofedLetter extends WrittenCopy {
 
 /** Whether a template's head says that it fits; one that says nothing always does. */
 export function isMeantFor({ fits, head, slots }: CompiledTemplate, situation: Situation): boolean {
-  return fits === undefined || fits(newRun(situation, head.language, slots));
+  return fits === undefined || fits(askingRun(situation, head.language, slots));
 }
 
 /** Writes out the page as it stands and checks it. Queries that its writer let stand are not said again. */

@@ -1,9 +1,9 @@
 import { capital } from '../../describe/capital';
-import { plusWorkingDays } from '../../dates/workingDays';
 import { dayAt } from '../../dates/zone';
 import { formatsOf } from '../../fill/formats/formatsOf';
 import { startOf } from '../../records/recordBook';
 import { clientName } from '../clientName';
+import { comesNear } from '../comesNear';
 import type { OccasionRule } from '../occasion';
 
 /**
@@ -14,7 +14,7 @@ export const visitAhead: OccasionRule = (book, letters) =>
   [...book.bookings.values()].flatMap((booking) => {
     if (booking.status !== 'confirmed' && booking.status !== 'tentative') return [];
     const day = dayAt(startOf(booking), book.zone);
-    const since = plusWorkingDays(day, -1, book.workingDays) ?? day - 1;
+    const since = comesNear(book, day);
     if (!booking.starts_at || book.today < since || book.today >= day) return [];
     if (letters.anySince('booking', booking.key, since)) return [];
     const formats = formatsOf(book);

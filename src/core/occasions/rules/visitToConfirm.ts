@@ -1,8 +1,8 @@
-import { plusWorkingDays } from '../../dates/workingDays';
 import { dayAt } from '../../dates/zone';
 import { formatsOf } from '../../fill/formats/formatsOf';
 import { startOf } from '../../records/recordBook';
 import { clientName } from '../clientName';
+import { comesNear } from '../comesNear';
 import type { OccasionRule } from '../occasion';
 
 /** How many days ahead a visit wants to be settled. */
@@ -16,7 +16,7 @@ export const visitToConfirm: OccasionRule = (book, letters) =>
   [...book.bookings.values()].flatMap((booking) => {
     if (booking.status !== 'tentative' || !booking.starts_at) return [];
     const day = dayAt(startOf(booking), book.zone);
-    const near = plusWorkingDays(day, -1, book.workingDays) ?? day - 1;
+    const near = comesNear(book, day);
     if (book.today < day - AHEAD || book.today >= near) return [];
     if (letters.lastAbout('booking', booking.key) !== undefined) return [];
     const formats = formatsOf(book);
