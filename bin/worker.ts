@@ -1,4 +1,4 @@
-import { startWorker } from '../src/server/startWorker';
+import { startWorker } from '../src/server/sending/startWorker';
 
 // The queue has promises of its own that nobody awaits: a database that restarts must not end the worker.
 process.on('unhandledRejection', (error) => console.error('Nobody waited for', error));

@@ -31,8 +31,8 @@ export interface OutgoingLetter {
   text: string;
   /** where in the text the signature begins that it ends with */
   signatureAt?: number;
-  /** a fragment */
-  html: string;
+  /** a fragment; a letter may have none */
+  html?: string;
   /** BCP 47 */
   language: string;
   pictures: Pictures;
@@ -50,7 +50,7 @@ export async function compose(letter: OutgoingLetter): Promise<Buffer> {
     replyTo = [],
     text,
     signatureAt,
-    html,
+    html = '',
     language,
     pictures,
     attachments = [],
@@ -72,11 +72,15 @@ export async function compose(letter: OutgoingLetter): Promise<Buffer> {
         contentTransferEncoding: 'quoted-printable',
         content: flowed(clean(text), signatureAt),
       },
-      {
-        contentType: 'text/html; charset=utf-8',
-        contentTransferEncoding: 'quoted-printable',
-        content: page(headers.subject, language, clean(placed)),
-      },
+      ...(html
+        ? [
+            {
+              contentType: 'text/html; charset=utf-8',
+              contentTransferEncoding: 'quoted-printable',
+              content: page(headers.subject, language, clean(placed)),
+            },
+          ]
+        : []),
     ],
     attachments: [
       ...named.map((source) => {

@@ -3,7 +3,6 @@ import { isEmpty, loadDemonstration, whyNotReset } from '../data/demonstration/l
 import { readDemonstration } from '../data/demonstration/readDemonstration';
 import { inSentence } from '../data/databaseError';
 import { migrate } from '../data/migrate';
-import { createQueues, openQueue } from './queue';
 
 export interface Preparation {
   /** the folder of the SQL migrations */
@@ -26,7 +25,6 @@ export async function prepareDatabase(
   const database = openDatabase(url, { connections: 3 });
   try {
     const ran = await migrate(database.sequelize, migrations);
-    await prepareQueue(url);
     const done = ran.length
       ? [`The database is up to date (${ran.length} ${ran.length === 1 ? 'migration' : 'migrations'} ran).`]
       : [];
@@ -43,12 +41,4 @@ export async function prepareDatabase(
   } finally {
     await database.close();
   }
-}
-
-/** The queue is there before anything can be put into it. */
-async function prepareQueue(url: string): Promise<void> {
-  const boss = openQueue(url);
-  await boss.start();
-  await createQueues(boss);
-  await boss.stop({ graceful: false });
 }

@@ -21,6 +21,7 @@ export const BUSINESS = {
   item_label: text(),
   booking_label: or(text(), 'visit'),
   reminder_spacing: or(whole(), 7),
+  hold_after_hours: or(whole(), 6),
   custom: or(json<Custom>(), {}),
   version: or(whole(), 1),
 };

@@ -1,4 +1,5 @@
 import { QueryTypes } from 'sequelize';
+import { NEEDS_SOMEBODY } from '../../core/cures/cures';
 import type { Note } from '../../core/fill/filled';
 import type { Database } from '../database';
 
@@ -18,19 +19,27 @@ export interface KeptLetter {
   /** names of whoever wrote it, and of whom it concerns */
   member: string | null;
   client: string | null;
+  member_key: string | null;
   client_key: string | null;
   about: { kind: string; key: string; name: string } | null;
   template: string | null;
-  /** when the worker may take it; real time */
-  goes_at: Date | null;
+  template_key: string | null;
+  /** milliseconds until the worker may take it, by the database's clock */
+  goes_in: number | null;
+  version: number;
+  /** who has dealt with what went wrong */
+  settled_by: string | null;
   notes: Note[];
   recipients: { role: 'to' | 'copy' | 'blind copy'; name: string; address: string }[];
   events: { kind: string; at: string; detail: string | null }[];
 }
 
 const LETTERS = `select message.id, message.direction, message.kind, message.status, message.reason, message.subject,
-    message.text, message.html, message.at, message.from_name, message.from_address, message.goes_at, message.notes,
-    member.full_name as member, client.name as client, client.key as client_key, template.name as template,
+    message.text, message.html, message.at, message.from_name, message.from_address, message.notes,
+    message.version, (extract(epoch from greatest(goes_at - now(), '0')) * 1000)::int as goes_in,
+    (select full_name from member who where who.business_id = message.business_id and who.id = settled_by) as settled_by,
+    member.full_name as member, member.key as member_key, client.name as client, client.key as client_key,
+    template.name as template, template.key as template_key,
     case
       when invoice.id is not null then jsonb_build_object('kind', 'invoice', 'key', invoice.key, 'name', invoice.number)
       when booking.id is not null then jsonb_build_object('kind', 'booking', 'key', booking.key, 'name', booking.service)
@@ -65,18 +74,23 @@ export interface LetterFilter {
   about?: { kind: 'enquiry' | 'project' | 'booking' | 'invoice'; id: string };
   /** folded words, all of which it has */
   words?: readonly string[];
+  /** only what did not go as it should, and nobody has dealt with */
+  needsSomebody?: boolean;
 }
+
+const NEEDS = `and message.settled_at is null and message.status in ('${NEEDS_SOMEBODY.join("', '")}')`;
 
 /** Letters, newest first. */
 export async function lettersOf(
   { sequelize }: Database,
   business_id: string,
-  { client_id, about, words = [] }: LetterFilter,
+  { client_id, about, words = [], needsSomebody = false }: LetterFilter,
   most: number,
 ): Promise<KeptLetter[]> {
   const conditions = [
     client_id === undefined ? '' : 'and message.client_id = $client_id',
     about === undefined ? '' : `and message.${about.kind}_id = $about_id`,
+    needsSomebody ? NEEDS : '',
     ...words.map((_, i) => `and ${HAS_WORD.replaceAll('$word', `$word_${i}`)}`),
   ].join(' ');
   return sequelize.query<KeptLetter>(`${LETTERS} ${conditions} ${NEWEST_FIRST} limit ${Math.floor(most)}`, {

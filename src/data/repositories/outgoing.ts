@@ -1,8 +1,7 @@
 import { QueryTypes, type Transaction } from 'sequelize';
 import type { Database } from '../database';
-
-/** How long after its claim a letter whose worker fell silent may be taken up by another, in seconds. */
-const CLAIM_SECONDS = 120;
+import { MACHINE } from './ownMark';
+import { WORKER_IS_GONE } from './workers';
 
 /** A letter that a worker may hand over. */
 export interface OutgoingLetter {
@@ -18,6 +17,7 @@ export interface OutgoingLetter {
   html: string | null;
   language: string | null;
   at: Date;
+  /** how often it has been tried, this time included */
   tries: number;
   /** tells this claim from any other */
   claimed_at: Date;
@@ -26,22 +26,41 @@ export interface OutgoingLetter {
   recipients: { role: 'to' | 'copy' | 'blind copy'; name: string; address: string }[];
 }
 
-/** Claims a letter whose time has come, for this worker alone. Undefined: there is nothing to do. */
-export async function claimLetter({ sequelize }: Database, id?: string): Promise<OutgoingLetter | undefined> {
-  const [claimed] = await sequelize.query<OutgoingLetter>(
-    `update message set claimed_at = date_trunc('milliseconds', now())
+/** What keeps letters of a sender from going, or of all (sender ''). */
+const NO_TROUBLE = `not exists (select from sending_trouble where sender in ('', lower(message.from_address)))`;
+
+/** One letter of those that wait for their sender's trouble to be over. */
+const OF_SENDER = `($sender = '' or lower(message.from_address) = $sender)`;
+
+/**
+ * Claims letters whose time has come for a worker, the longest due first. None while this database is a copy that
+ * nobody has looked at, none that wait for a person, and none whose sender is in trouble; with a sender only one of
+ * those, to see whether it is over.
+ */
+export async function claimLetters(
+  { sequelize }: Database,
+  worker: string,
+  most: number,
+  sender?: string,
+): Promise<OutgoingLetter[]> {
+  return sequelize.query<OutgoingLetter>(
+    `update message set claimed_by = $worker, claimed_at = date_trunc('milliseconds', clock_timestamp()), tries = tries + 1
      where (business_id, id) in (
        select business_id, id from message
-       where status = 'going' and goes_at <= now() ${id === undefined ? '' : 'and id = $id'}
-         and (claimed_at is null or claimed_at < now() - interval '${CLAIM_SECONDS} seconds')
-       order by goes_at limit 1 for update skip locked)
+       where status = 'going' and goes_at <= now() and ${sender === undefined ? NO_TROUBLE : OF_SENDER}
+         and (claimed_by is null or claimed_by <> $worker and ${WORKER_IS_GONE})
+         and goes_at > now() - make_interval(hours => (select hold_after_hours from business where business.id = business_id))
+         and exists (select from own_mark where mark = present_mark($machine))
+       order by goes_at limit ${Math.floor(most)} for update skip locked)
      returning business_id, id, message_id, from_name, from_address, reply_to, subject, text, signature_at, html, language, at, tries,
        claimed_at, handed_over_at,
        (select coalesce(jsonb_agg(jsonb_build_object('role', role, 'name', name, 'address', address) order by position), '[]')
         from message_recipient one where one.business_id = message.business_id and one.message_id = message.id) as recipients`,
-    { ...(id === undefined ? {} : { bind: { id } }), type: QueryTypes.SELECT },
+    {
+      bind: { worker, machine: MACHINE(), ...(sender === undefined ? {} : { sender }) },
+      type: QueryTypes.SELECT,
+    },
   );
-  return claimed;
 }
 
 /** One worker's hold on a letter. */
@@ -64,41 +83,73 @@ export async function beginHandover(
   if (!count) throw new Error('Another worker has taken this letter over.');
 }
 
-/** What became of a try. `again` is when the next one is due; the words are the server's. */
+/** What became of a try; the words are the server's. A letter that goes again does so after some seconds. */
 export type Outcome =
   | { status: 'sent'; detail?: string }
-  | { status: 'failed'; detail: string }
-  | { status: 'going'; detail: string; again: Date };
+  | { status: 'failed' | 'may have arrived'; detail: string }
+  | { status: 'going'; detail: string; again: number };
 
 /** Writes down what became of a try, and lets go of the letter; nothing when it is another worker's by now. */
 export async function concludeTry(
-  { sequelize, inTransaction }: Database,
+  { sequelize }: Database,
   { business_id, id, claimed_at }: Claim,
   outcome: Outcome,
   at: Date,
 ): Promise<void> {
-  await inTransaction(async (transaction) => {
-    const [, count] = await sequelize.query(
-      `update message set status = $status, reason = $reason, goes_at = $goes_at, claimed_at = null,
+  await sequelize.query(
+    `with concluded as (
+       update message set status = $status, reason = $detail, claimed_by = null, claimed_at = null,
+         goes_at = case when $status = 'going' then now() + make_interval(secs => $again) end,
          handed_over_at = case when $status = 'going' then null else handed_over_at end,
-         tries = tries + 1, version = version + 1
-       where business_id = $business_id and id = $id and status = 'going' and claimed_at = $claimed_at`,
-      {
-        bind: {
-          business_id,
-          id,
-          claimed_at,
-          status: outcome.status,
-          reason: outcome.detail ?? null,
-          goes_at: outcome.status === 'going' ? outcome.again : null,
-        },
-        type: QueryTypes.UPDATE,
-        transaction,
+         version = version + 1
+       where business_id = $business_id and id = $id and status = 'going' and claimed_at = $claimed_at
+       returning business_id, id)
+     insert into delivery_event (business_id, message_id, position, kind, at, detail)
+     select business_id, id, (select coalesce(max(position) + 1, 0) from delivery_event
+       where delivery_event.business_id = concluded.business_id and message_id = id), $status, $at, $detail
+     from concluded`,
+    {
+      bind: {
+        business_id,
+        id,
+        claimed_at,
+        status: outcome.status,
+        detail: outcome.detail ?? null,
+        again: outcome.status === 'going' ? outcome.again : 0,
+        at,
       },
-    );
-    if (!count) return;
-    await addEvent({ sequelize }, { business_id, id }, outcome.status, at, outcome.detail, transaction);
-  });
+      type: QueryTypes.INSERT,
+    },
+  );
+}
+
+/** Lets go of a letter that was not tried: it is as if it had not been claimed. */
+export async function releaseClaim(
+  { sequelize }: Database,
+  { business_id, id, claimed_at }: Claim,
+): Promise<void> {
+  await sequelize.query(
+    `update message set claimed_by = null, claimed_at = null, handed_over_at = null, tries = tries - 1
+     where business_id = $business_id and id = $id and status = 'going' and claimed_at = $claimed_at`,
+    { bind: { business_id, id, claimed_at } },
+  );
+}
+
+/** The moment in so many seconds, by the one clock there is: the database's. */
+export async function momentIn(
+  { sequelize }: Pick<Database, 'sequelize'>,
+  seconds: number,
+  transaction: Transaction,
+): Promise<Date> {
+  const [row] = await sequelize.query<{ moment: Date }>(
+    'select now() + make_interval(secs => $seconds) as moment',
+    {
+      bind: { seconds },
+      transaction,
+      type: QueryTypes.SELECT,
+    },
+  );
+  return row!.moment;
 }
 
 /** Takes a letter back that no worker has begun with. Gives whether it was still there to be taken. */
@@ -110,7 +161,7 @@ export async function takeBack(
   return inTransaction(async (transaction) => {
     const [, count] = await sequelize.query(
       `update message set status = 'taken back', goes_at = null, version = version + 1
-       where business_id = $business_id and id = $id and status = 'going' and claimed_at is null`,
+       where business_id = $business_id and id = $id and status = 'going' and claimed_by is null`,
       { bind: { business_id, id }, transaction, type: QueryTypes.UPDATE },
     );
     if (count) await addEvent({ sequelize }, { business_id, id }, 'taken back', at, undefined, transaction);
@@ -118,7 +169,8 @@ export async function takeBack(
   });
 }
 
-async function addEvent(
+/** Adds to what became of a letter. */
+export async function addEvent(
   { sequelize }: Pick<Database, 'sequelize'>,
   { business_id, id }: { business_id: string; id: string },
   kind: string,

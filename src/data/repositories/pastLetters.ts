@@ -8,7 +8,7 @@ const LATELY = 500;
 
 /**
  * The letters that were written before from templates, oldest first: all to the clients and enquiries of a scope, and
- * the member's own lately.
+ * the member's own lately. One that is held or has failed counts as long as somebody has to see to it.
  */
 export async function pastLetters(
   { sequelize }: Database,
@@ -41,7 +41,7 @@ export async function pastLetters(
      left join booking on booking.business_id = message.business_id and booking.id = message.booking_id
      left join invoice on invoice.business_id = message.business_id and invoice.id = message.invoice_id
      where message.business_id = $business_id and message.direction = 'out'
-       and message.status not in ('draft', 'held', 'taken back', 'failed')
+       and message.status not in ('draft', 'taken back') and (message.status <> 'failed' or message.settled_at is null)
        and (message.client_id = any($clients::uuid[]) or message.enquiry_id = any($enquiries::uuid[])
          or message.id in (select id from mine))
      order by message.at, message.sequence`,

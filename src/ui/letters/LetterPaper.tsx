@@ -7,8 +7,6 @@ import { TakeBack } from './TakeBack';
 export interface WholeLetter extends ShownLetter {
   from: string | null;
   hasHtml: boolean;
-  /** real time, ISO */
-  goesAt: string | null;
   events: { kind: string; day: string; at: string; detail: string | null }[];
 }
 

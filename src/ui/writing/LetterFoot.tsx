@@ -3,6 +3,7 @@
 import Link from 'next/link';
 import { useEffect, useState, type MouseEvent } from 'react';
 import Button from 'react-bootstrap/Button';
+import { capital } from '../../core/describe/capital';
 import { nameRecipient } from '../../core/describe/nameRecord';
 import type { LetterStore, LetterView } from './letterStore';
 import { ProofMarks } from './ProofMarks';
@@ -182,9 +183,10 @@ function Gone({
   );
 }
 
-function StatusWords({ sending: { status, reason } }: { sending: Extract<Sending, { state: 'kept' }> }) {
+function StatusWords({ sending: { status, reason, waits } }: { sending: Extract<Sending, { state: 'kept' }> }) {
   switch (status) {
     case 'going':
+      if (waits) return <span className="waiting">It waits. {waits}</span>;
       return reason ? (
         <span className="waiting">
           The mail server cannot take it yet and is asked again. It said: {reason}
@@ -192,8 +194,15 @@ function StatusWords({ sending: { status, reason } }: { sending: Extract<Sending
       ) : (
         <span className="waiting">Going.</span>
       );
+    case 'held':
     case 'failed':
-      return <span className="needs-you">It did not go. {reason}</span>;
+    case 'bounced':
+    case 'may have arrived':
+      return (
+        <span className="needs-you">
+          {capital(status)}. {reason}
+        </span>
+      );
     case 'taken back':
       return <span className="needs-you">It was taken back.</span>;
     default:

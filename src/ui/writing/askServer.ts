@@ -20,8 +20,9 @@ export async function askServer<T>(path: string, send?: unknown, method = 'POST'
 
 /** The answer to a letter that was given to be sent. */
 export type SendAnswer =
-  | { result: 'going'; goesAt: string }
-  | { result: 'already'; status: string; goesAt: string | null }
+  /** milliseconds: the server's clock is another */
+  | { result: 'going'; goesIn: number }
+  | { result: 'already'; status: string; goesIn: number | null }
   | { result: 'changed'; changed: ChangedFact[] }
   | { result: 'stopped'; stops: string[] }
   | { result: 'gone'; what: 'record' | 'template' }
@@ -30,5 +31,7 @@ export type SendAnswer =
 export interface LetterStatus {
   status: string;
   reason: string | null;
-  goesAt: string | null;
+  goesIn: number | null;
+  /** why it has not gone though its time has come */
+  waits?: string;
 }

@@ -17,7 +17,10 @@ export type Sending =
       letter: string;
       status: string;
       reason?: string | null;
+      /** by this device's clock */
       goesAt?: number;
+      /** why it has not gone though its time has come */
+      waits?: string;
       already?: boolean;
       /** why it could not be taken back */
       trouble?: string;
@@ -69,10 +72,10 @@ export function useSending({ store, draft, draftKey }: Writing, from: string) {
     const timer = setInterval(() => {
       void askServer<LetterStatus>(`/api/letters/${letter}`).then((answer) => {
         if ('offline' in answer || answer.status !== 200) return;
-        const { status, reason, goesAt } = answer.body;
+        const { status, reason, goesIn, waits } = answer.body;
         setSending((now) =>
           now.state === 'kept' && now.letter === letter
-            ? { ...now, status, reason, ...(goesAt ? { goesAt: Date.parse(goesAt) } : {}) }
+            ? { ...now, status, reason, waits, ...goesAt(goesIn) }
             : now,
         );
       });
@@ -97,6 +100,10 @@ function isKept({ result }: SendAnswer): boolean {
   return result === 'going' || result === 'already';
 }
 
+function goesAt(goesIn: number | null): { goesAt?: number } {
+  return goesIn === null ? {} : { goesAt: Date.now() + goesIn };
+}
+
 /** Whether something may still become of it. */
 function isOpen(status: string): boolean {
   return status === 'going';
@@ -107,14 +114,14 @@ function next(answer: Awaited<ReturnType<typeof askServer<SendAnswer>>>, id: str
   const { body } = answer;
   switch (body.result) {
     case 'going':
-      return { state: 'kept', letter: id, status: 'going', goesAt: Date.parse(body.goesAt) };
+      return { state: 'kept', letter: id, status: 'going', ...goesAt(body.goesIn) };
     case 'already':
       return {
         state: 'kept',
         letter: id,
         status: body.status,
         already: true,
-        ...(body.goesAt ? { goesAt: Date.parse(body.goesAt) } : {}),
+        ...goesAt(body.goesIn),
       };
     case 'changed':
       return { state: 'writing', problem: { kind: 'changed', changed: body.changed } };

@@ -3,7 +3,7 @@ import type { CopyDocument } from '../../../core/fairCopy/copyDocument';
 import { readCopy, UnreadableCopy } from '../../../core/fairCopy/readCopy';
 import type { Choices } from '../../../core/writing/letter';
 import { findLetters } from '../../../server/findLetters';
-import { sendLetter, type Sending } from '../../../server/sendLetter';
+import { sendLetter, type Sending } from '../../../server/sending/sendLetter';
 import { showLetters } from '../../../server/showLetters';
 import { letterEntry } from '../../../ui/letters/letterEntry';
 import { readStartingPoint } from '../../startingPoint';

@@ -20,5 +20,5 @@ export default async function LetterRoute({ params }: Props) {
   if (!letter) notFound();
   const [shown] = await showLetters(await requireMember(), [letter]);
   const from = letter.from_address && `${letter.from_name ?? ''} (${letter.from_address})`.trim();
-  return <LetterPaper letter={{ ...shown!, from, goesAt: letter.goes_at?.toISOString() ?? null }} />;
+  return <LetterPaper letter={{ ...shown!, from }} />;
 }

@@ -1,4 +1,5 @@
 import { oneLetter } from '../../../../server/oneLetter';
+import { whyLetterWaits } from '../../../../server/sending/sendingState';
 import { asMember } from '../../asMember';
 
 type Context = { params: Promise<{ id: string }> };
@@ -8,7 +9,9 @@ export async function GET(request: Request, { params }: Context): Promise<Respon
   return asMember(request, async (member) => {
     const letter = await oneLetter(member, (await params).id);
     if (!letter) return Response.json({ error: 'There is no such letter.' }, { status: 404 });
-    const { status, reason, goes_at } = letter;
-    return Response.json({ status, reason, goesAt: goes_at }, { headers: { 'cache-control': 'no-store' } });
+    const { status, reason, goes_in: goesIn, from_address } = letter;
+    const due = status === 'going' && goesIn === 0;
+    const waits = due ? await whyLetterWaits(member, from_address) : undefined;
+    return Response.json({ status, reason, goesIn, ...(waits ? { waits } : {}) });
   });
 }

@@ -1,4 +1,4 @@
-import { takeBackLetter } from '../../../../../server/takeBackLetter';
+import { takeBackLetter } from '../../../../../server/sending/takeBackLetter';
 import { asMember } from '../../../asMember';
 
 type Context = { params: Promise<{ id: string }> };

@@ -1,8 +1,8 @@
-import { takeBack } from '../data/repositories/outgoing';
-import { now } from './clock';
-import { connection } from './connection';
-import type { CurrentMember } from './currentMember';
-import { oneLetter } from './oneLetter';
+import { takeBack } from '../../data/repositories/outgoing';
+import { now } from '../clock';
+import { connection } from '../connection';
+import type { CurrentMember } from '../currentMember';
+import { oneLetter } from '../oneLetter';
 
 /** Takes a letter back that has not gone yet. Gives what it is now; undefined when there is no such letter. */
 export async function takeBackLetter(member: CurrentMember, id: string): Promise<string | undefined> {

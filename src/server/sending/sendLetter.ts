@@ -1,25 +1,26 @@
 import { randomUUID } from 'node:crypto';
 import { UniqueConstraintError } from 'sequelize';
-import { addressingOf, type Addressing } from '../core/addressing/addressingOf';
-import type { CopyDocument } from '../core/fairCopy/copyDocument';
-import type { Addressee } from '../core/fill/filled';
-import { languageOf } from '../core/fill/fillInto';
-import type { StartingPoint } from '../core/records/which/situation';
-import { changedFacts, type ChangedFact, type LetterFacts } from '../core/writing/factsOf';
-import type { Choices } from '../core/writing/letter';
-import { proofLetter } from '../core/writing/proofLetter';
-import { WritingDesk, type FilledLetter } from '../core/writing/writingDesk';
-import { letterById } from '../data/repositories/letters';
-import { recordsOfBusiness } from '../data/repositories/recordsOfBusiness';
-import { scopeFrom, startingRecord, type StartingRecord } from '../data/repositories/startingRecords';
-import { passagesOfBusiness, templateAtVersion } from '../data/repositories/templatesOfBusiness';
-import { now } from './clock';
-import { connection } from './connection';
-import type { CurrentMember } from './currentMember';
-import { enqueueLetter } from './queue';
+import { addressingOf, type Addressing } from '../../core/addressing/addressingOf';
+import type { CopyDocument } from '../../core/fairCopy/copyDocument';
+import type { Addressee } from '../../core/fill/filled';
+import { languageOf } from '../../core/fill/fillInto';
+import type { StartingPoint } from '../../core/records/which/situation';
+import { changedFacts, type ChangedFact, type LetterFacts } from '../../core/writing/factsOf';
+import type { Choices } from '../../core/writing/letter';
+import { proofLetter } from '../../core/writing/proofLetter';
+import { WritingDesk, type FilledLetter } from '../../core/writing/writingDesk';
+import { settleEarlier } from '../../data/repositories/curedLetters';
+import { letterById } from '../../data/repositories/letters';
+import { momentIn } from '../../data/repositories/outgoing';
+import { recordsOfBusiness } from '../../data/repositories/recordsOfBusiness';
+import { scopeFrom, startingRecord, type StartingRecord } from '../../data/repositories/startingRecords';
+import { passagesOfBusiness, templateAtVersion } from '../../data/repositories/templatesOfBusiness';
+import { now } from '../clock';
+import { connection } from '../connection';
+import type { CurrentMember } from '../currentMember';
 
-/** How long a letter can be taken back, in milliseconds. */
-export const TAKE_BACK = 10_000;
+/** How long a letter can be taken back. */
+export const TAKE_BACK_SECONDS = 10;
 
 /** A letter as it comes from its writer. */
 export interface LetterToSend {
@@ -34,22 +35,23 @@ export interface LetterToSend {
 }
 
 export type Sending =
-  | { result: 'going'; goesAt: Date }
+  /** goesIn: milliseconds */
+  | { result: 'going'; goesIn: number }
   /** it had been sent before, from here or another tab; nothing new was done */
-  | { result: 'already'; status: string; goesAt: Date | null }
+  | { result: 'already'; status: string; goesIn: number | null }
   | { result: 'changed'; changed: ChangedFact[] }
   | { result: 'stopped'; stops: string[] }
   | { result: 'gone'; what: 'record' | 'template' };
 
 /**
  * Takes a letter to be sent. It is filled again from the records as they are, and refused when a fact in it is no
- * longer so. The exact text, HTML, recipients and values are written in one transaction with the job that sends it.
+ * longer so. The exact text, HTML, recipients and values are written in one transaction, and are the queue of what is to be sent.
  */
 export async function sendLetter(member: CurrentMember, letter: LetterToSend): Promise<Sending> {
   const database = connection();
   const { business_id } = member;
   const before = await letterById(database, business_id, letter.id);
-  if (before) return { result: 'already', status: before.status, goesAt: before.goes_at };
+  if (before) return { result: 'already', status: before.status, goesIn: before.goes_in };
   const [record, template, passages] = await Promise.all([
     startingRecord(database, business_id, letter.start),
     templateAtVersion(database, business_id, member.id, letter.choices.template, letter.templateVersion),
@@ -72,17 +74,16 @@ export async function sendLetter(member: CurrentMember, letter: LetterToSend): P
   // A query that was let stand is none any more.
   const stops = marks.map(({ message }) => message);
   if (stops.length) return { result: 'stopped', stops };
-  const goesAt = new Date(Date.now() + TAKE_BACK);
   try {
-    await keep(member, letter, { record, templateId: template.id, filled, written, goesAt });
+    await keep(member, letter, { record, templateId: template.id, filled, written });
   } catch (error) {
     // The same letter came twice at once; the other one was first.
     if (!(error instanceof UniqueConstraintError)) throw error;
     const first = await letterById(database, business_id, letter.id);
     if (!first) throw error;
-    return { result: 'already', status: first.status, goesAt: first.goes_at };
+    return { result: 'already', status: first.status, goesIn: first.goes_in };
   }
-  return { result: 'going', goesAt };
+  return { result: 'going', goesIn: TAKE_BACK_SECONDS * 1000 };
 }
 
 interface Kept {
@@ -96,13 +97,12 @@ interface Kept {
     html: string;
     language: string;
   };
-  goesAt: Date;
 }
 
 async function keep(
   { business_id, id: member_id }: CurrentMember,
   { id, start, choices, templateVersion }: LetterToSend,
-  { record, templateId, filled, written, goesAt }: Kept,
+  { record, templateId, filled, written }: Kept,
 ): Promise<void> {
   const { models, inTransaction } = connection();
   const addressing = addressingOf(filled);
@@ -131,7 +131,7 @@ async function keep(
         from_address: from.email,
         reply_to: filled.replyTo || null,
         at,
-        goes_at: goesAt,
+        goes_at: await momentIn(connection(), TAKE_BACK_SECONDS, transaction),
       },
       { transaction },
     );
@@ -143,7 +143,7 @@ async function keep(
       { business_id, message_id: id, position: 0, kind: 'going', at },
       { transaction },
     );
-    await enqueueLetter({ business_id, id }, goesAt, transaction);
+    await settleEarlier(connection(), { business_id, id }, transaction);
   });
 }
 

@@ -1,7 +1,11 @@
 import PgBoss from 'pg-boss';
 import { afterAll, beforeAll, expect, it, vi } from 'vitest';
-import { stableId } from '../data/demonstration/stableId';
-import { temporaryDatabase, withDemonstration, type TemporaryDatabase } from '../data/test/temporaryDatabase';
+import { stableId } from '../../data/demonstration/stableId';
+import {
+  temporaryDatabase,
+  withDemonstration,
+  type TemporaryDatabase,
+} from '../../data/test/temporaryDatabase';
 import { startWorker } from './startWorker';
 
 let database: TemporaryDatabase;

@@ -1,0 +1,79 @@
+/** What somebody can do about a letter that did not go as it should. */
+export type Cure = 'send' | 'drop' | 'arrived' | 'settle';
+
+/** What takes a cure back, while nothing else has been done with the letter. */
+export type Undo = 'hold' | 'doubt' | 'unsettle';
+
+/** A letter that needs somebody is in one of these states, and nobody has dealt with it. */
+export const NEEDS_SOMEBODY = ['held', 'failed', 'bounced', 'may have arrived'] as const;
+
+/** What each takes a letter from and to; `dealtWith` where it stays as it is and needs nobody any more. */
+export const CURES: Readonly<
+  Record<
+    Cure | Undo,
+    {
+      from: readonly string[];
+      to?: 'going' | 'taken back' | 'sent' | 'held' | 'may have arrived';
+      dealtWith?: boolean;
+    }
+  >
+> = {
+  send: { from: ['held', 'failed', 'may have arrived'], to: 'going' },
+  drop: { from: ['held'], to: 'taken back' },
+  arrived: { from: ['may have arrived'], to: 'sent' },
+  settle: { from: ['failed', 'bounced'], dealtWith: true },
+  hold: { from: ['taken back'], to: 'held' },
+  doubt: { from: ['sent'], to: 'may have arrived' },
+  unsettle: { from: ['failed', 'bounced'], dealtWith: false },
+};
+
+/** A cure as a button and what is said when it is done. A letter that goes again can be taken back like any. */
+export interface OfferedCure {
+  cure: Cure;
+  words: string;
+  done: string;
+  undo?: Undo;
+}
+
+const SETTLE: OfferedCure = { cure: 'settle', words: 'Dealt with', done: 'Dealt with.', undo: 'unsettle' };
+
+/** The cures of a state, the likeliest first. */
+export function curesOf(status: string): OfferedCure[] {
+  switch (status) {
+    case 'held':
+      return [
+        { cure: 'send', words: 'Send it now', done: 'Going.' },
+        { cure: 'drop', words: 'Do not send', done: 'It will not be sent.', undo: 'hold' },
+      ];
+    case 'failed':
+      return [{ cure: 'send', words: 'Send it again', done: 'Going.' }, SETTLE];
+    case 'bounced':
+      return [SETTLE];
+    case 'may have arrived':
+      return [
+        { cure: 'arrived', words: 'It arrived', done: 'Sent.', undo: 'doubt' },
+        { cure: 'send', words: 'It did not arrive: send it again', done: 'Going.' },
+      ];
+    default:
+      return [];
+  }
+}
+
+/** Whether writing the letter anew, with the address as it is now, is a cure. */
+export function isWrittenAnew(status: string): boolean {
+  return status === 'failed' || status === 'bounced';
+}
+
+/** What is known of a letter in such a state, and what to do about it. */
+export function whatIsKnown(status: string): string | undefined {
+  switch (status) {
+    case 'failed':
+      return 'It was refused and has not gone.';
+    case 'bounced':
+      return 'It came back. See whether the address is right, and write it anew.';
+    case 'may have arrived':
+      return 'Nobody knows yet whether it arrived.';
+    default:
+      return undefined;
+  }
+}

@@ -1,0 +1,17 @@
+/** What keeps letters from going though their time has come. */
+export interface SendingState {
+  /** whether anything sends at all */
+  sends: boolean;
+  /** what the mail server says to letters of everybody, or of one sender */
+  trouble?: { sender: string; words: string };
+}
+
+/** Why a letter waits, in a sentence; undefined: it goes when its time comes. */
+export function whyWaiting({ sends, trouble }: SendingState): string | undefined {
+  if (!sends) return 'Nothing is sending at the moment. Letters go when the application’s worker runs again.';
+  if (!trouble) return undefined;
+  const { sender, words } = trouble;
+  return sender
+    ? `The mail server takes no letters from ${sender} and is asked again. It said: ${words}`
+    : `The mail server takes no letters and is asked again. It said: ${words}`;
+}

@@ -1,0 +1,34 @@
+import { CURES, type Cure, type Undo } from '../../core/cures/cures';
+import { cureLetter as cure } from '../../data/repositories/curedLetters';
+import { now } from '../clock';
+import { connection } from '../connection';
+import type { CurrentMember } from '../currentMember';
+import { oneLetter } from '../oneLetter';
+import { TAKE_BACK_SECONDS } from './sendLetter';
+
+export type Cured =
+  | { result: 'done'; status: string; version: number }
+  /** somebody else, or the worker, was first */
+  | { result: 'changed'; status: string }
+  | { result: 'none' };
+
+/** Does something about a letter that did not go as it should, or takes that back. */
+export async function cureLetter(
+  member: CurrentMember,
+  id: string,
+  name: Cure | Undo,
+  version: number,
+): Promise<Cured> {
+  const letter = await oneLetter(member, id);
+  if (!letter) return { result: 'none' };
+  const { business_id, id: member_id } = member;
+  const done = await cure(
+    connection(),
+    { business_id, member_id },
+    id,
+    { ...CURES[name], version },
+    { at: new Date(now()), seconds: TAKE_BACK_SECONDS, detail: `By ${member.full_name}.` },
+  );
+  if (done === undefined) return { result: 'changed', status: (await oneLetter(member, id))!.status };
+  return { result: 'done', status: CURES[name].to ?? letter.status, version: done };
+}

@@ -1,0 +1,284 @@
+import { randomUUID } from 'node:crypto';
+import { afterAll, beforeAll, beforeEach, describe, expect, it, vi } from 'vitest';
+import { beginHandover, claimLetters, concludeTry } from '../../data/repositories/outgoing';
+import { recogniseDatabase } from '../../data/repositories/ownMark';
+import { dismissWorker, seeWorker } from '../../data/repositories/workers';
+import {
+  temporaryDatabase,
+  withDemonstration,
+  type TemporaryDatabase,
+} from '../../data/test/temporaryDatabase';
+import { readMailServer, type MailServer } from '../../post/mailConnection';
+import { connection } from '../connection';
+import { oneLetter } from '../oneLetter';
+import { imke } from '../test/imke';
+import { Sender } from './sender';
+import { sendLetter, type LetterToSend } from './sendLetter';
+import { lettersWaiting, whyLetterWaits } from './sendingState';
+import { takeBackLetter } from './takeBackLetter';
+import { mailServer } from './test/mailServer';
+import { written } from './test/written';
+
+let database: TemporaryDatabase;
+
+beforeAll(async () => {
+  database = await temporaryDatabase();
+  process.env.DATABASE_URL = database.url;
+  process.env.FAIRQUILL_NOW = '2026-11-25T09:00:00Z';
+});
+beforeEach(async () => {
+  await database.sequelize.query('delete from sending_trouble; delete from worker; delete from own_mark');
+  await withDemonstration(database);
+  await recogniseDatabase(database, new Date());
+});
+afterAll(async () => {
+  await connection().close();
+  await database.drop();
+});
+
+const SECOND = { start: { kind: 'invoice', key: 'LPC-1052' } } as const;
+
+/** The ten seconds of every letter are over. */
+const itIsTime = () => database.sequelize.query("update message set goes_at = now() where status = 'going'");
+
+/** Letters whose time has come. */
+async function due(...more: Partial<LetterToSend>[]): Promise<string[]> {
+  const ids: string[] = [];
+  for (const one of more) {
+    const letter = await written(one);
+    expect(await sendLetter(imke, letter)).toMatchObject({ result: 'going' });
+    ids.push(letter.id);
+  }
+  await itIsTime();
+  return ids;
+}
+
+const sendAllDue = (server: MailServer) => new Sender(database, server).sendAllDue();
+const claim = async (worker: string) => (await claimLetters(database, worker, 1))[0];
+
+/** A worker that is there. */
+async function worker(): Promise<string> {
+  const id = randomUUID();
+  await seeWorker(database, id);
+  return id;
+}
+
+describe('a letter on its way', () => {
+  it('goes to one worker only, and not before its time', async () => {
+    const [one, other] = [await worker(), await worker()];
+    await sendLetter(imke, await written());
+    expect(await claim(one)).toBeUndefined();
+    await itIsTime();
+    const claims = await Promise.all([claim(one), claim(other)]);
+    expect(claims.filter(Boolean)).toHaveLength(1);
+  });
+
+  it('is taken back while no worker has it, and not afterwards', async () => {
+    const [first, second] = [await written(), await written(SECOND)];
+    await sendLetter(imke, first);
+    expect(await takeBackLetter(imke, first.id)).toBe('taken back');
+    await sendLetter(imke, second);
+    await itIsTime();
+    await claim(await worker());
+    expect(await takeBackLetter(imke, second.id)).toBe('going');
+    expect(await takeBackLetter(imke, randomUUID())).toBeUndefined();
+  });
+
+  it('stays with its worker as long as that is seen, and then another may take it, who alone may end it', async () => {
+    const [id] = await due({});
+    const [slow, quick] = [await worker(), await worker()];
+    const first = (await claim(slow))!;
+    expect(await claim(quick)).toBeUndefined();
+    await dismissWorker(database, slow);
+    const second = (await claim(quick))!;
+    await expect(beginHandover(database, first)).rejects.toThrow('taken this letter over');
+    await beginHandover(database, second);
+    await concludeTry(database, first, { status: 'failed', detail: 'lost' }, new Date());
+    expect(await oneLetter(imke, id!)).toMatchObject({ status: 'going' });
+    await concludeTry(database, second, { status: 'sent' }, new Date());
+    expect(await oneLetter(imke, id!)).toMatchObject({ status: 'sent', reason: null });
+  });
+
+  it('is never sent again when a worker was killed while the server took it', async () => {
+    const [id] = await due({});
+    const killed = await worker();
+    await beginHandover(database, (await claim(killed))!);
+    await dismissWorker(database, killed);
+    const server = await mailServer();
+    await sendAllDue(server.address);
+    expect(server.heard).toEqual([]);
+    expect(await oneLetter(imke, id!)).toMatchObject({
+      status: 'may have arrived',
+      reason: expect.stringContaining('Ask the client'),
+    });
+    server.close();
+  });
+
+  it('is sent again when a worker was killed before that', async () => {
+    const [id] = await due({});
+    const killed = await worker();
+    await claim(killed);
+    await dismissWorker(database, killed);
+    const server = await mailServer();
+    await sendAllDue(server.address);
+    expect(await oneLetter(imke, id!)).toMatchObject({ status: 'sent' });
+    expect(server.heard.filter((line) => line.startsWith('RCPT'))).toEqual([
+      'RCPT TO:<accounts@thornholtcollege.example>',
+    ]);
+    server.close();
+  });
+
+  it('says in its text where the signature begins', async () => {
+    await due({});
+    const server = await mailServer();
+    await sendAllDue(server.address);
+    expect(server.content.join('\n')).toContain('\n--=20\nImke Sandoval\n');
+    server.close();
+  });
+
+  it('takes its pictures along', async () => {
+    const start = { kind: 'booking', key: 'b01' } as const;
+    await due({ start, choices: { template: 'looking-after-it', answers: {} } });
+    const server = await mailServer();
+    await sendAllDue(server.address);
+    const content = server.content.join('\n');
+    expect(content).toContain('Content-ID: <picture-1@letter>');
+    expect(content.replaceAll('=\n', '')).toContain(
+      '<img src=3D"cid:picture-1@letter" alt=3D"Larkfield Piano Care"',
+    );
+    server.close();
+  });
+
+  it.each([
+    ['451 Later', 'going', '451 Later'],
+    ['554 Never', 'failed', '554 Never'],
+    ['hang up', 'may have arrived', expect.stringContaining('Ask the client')],
+  ])('whose content is answered with %j is %s', async (words, status, reason) => {
+    const [id] = await due({});
+    const server = await mailServer({ contents: [words] });
+    await sendAllDue(server.address);
+    expect(await oneLetter(imke, id!)).toMatchObject({ status, reason });
+    server.close();
+  });
+
+  it('goes over a connection that is kept, and over a new one when the server has ended it', async () => {
+    await due({}, SECOND);
+    const server = await mailServer({ contents: ['250 taken', 'hang up'] });
+    await sendAllDue(server.address);
+    expect(server.connections()).toBe(2);
+    server.close();
+  });
+});
+
+describe('a server that takes no letters', () => {
+  it.each([
+    ['that is not there', undefined, /ECONNREFUSED/],
+    ['that refuses everybody', { greeting: '554 No service' }, /554 No service/],
+    ['that refuses the password', { signIn: '535 Wrong password' }, /535 Wrong password/],
+    ['that is busy', { greeting: '421 Come back later' }, /421 Come back later/],
+  ])('%s holds up all letters, loses none, and is told', async (_, lines, words) => {
+    const [id] = await due({}, SECOND);
+    const server = lines && (await mailServer(lines));
+    await sendAllDue(server?.address ?? readMailServer('smtp://127.0.0.1:9'));
+    server?.close();
+    expect(await oneLetter(imke, id!)).toMatchObject({
+      status: 'going',
+      goes_in: 0,
+      events: [{ kind: 'going' }],
+    });
+    await worker();
+    expect(await whyLetterWaits(imke, 'imke@larkfield.example')).toMatch(words);
+    // Nobody tries before the pause is over, and then one letter does.
+    const works = await mailServer();
+    await sendAllDue(works.address);
+    expect(works.connections()).toBe(0);
+    await database.sequelize.query('update sending_trouble set again_at = now()');
+    await sendAllDue(works.address);
+    expect(works.heard.filter((line) => line.startsWith('RCPT'))).toHaveLength(2);
+    expect(await oneLetter(imke, id!)).toMatchObject({ status: 'sent' });
+    await worker();
+    expect(await lettersWaiting(imke)).toEqual({ letters: 0 });
+    works.close();
+  });
+
+  it('takes none from one sender, and those of others go on', async () => {
+    const [hers] = await due({}, SECOND);
+    await database.sequelize.query(
+      `update message set from_address = 'runa@larkfield.example' where status = 'going' and id <> '${hers}'`,
+    );
+    const server = await mailServer({
+      sender: (line) => (line.includes('runa@') ? '550 Not yours to send from' : '250 ok'),
+    });
+    await sendAllDue(server.address);
+    expect(await oneLetter(imke, hers!)).toMatchObject({ status: 'sent' });
+    await worker();
+    expect(await whyLetterWaits(imke, 'imke@larkfield.example')).toBeUndefined();
+    expect(await whyLetterWaits(imke, 'Runa@larkfield.example')).toMatch(
+      'takes no letters from runa@larkfield.example and is asked again. It said: 550 Not yours',
+    );
+    server.close();
+  });
+
+  it('is said to be none where nothing sends', async () => {
+    await due({});
+    await database.sequelize.query(
+      "update message set goes_at = now() - interval '1 minute' where status = 'going'",
+    );
+    expect(await lettersWaiting(imke)).toEqual({
+      letters: 1,
+      why: expect.stringContaining('Nothing is sending at the moment.'),
+    });
+  });
+});
+
+describe('a letter that waits for a person', () => {
+  it('should have gone longer ago than the business lets pass', async () => {
+    const [late, soon] = await due({}, SECOND);
+    const ago = (id: string, hours: number) =>
+      database.sequelize.query(
+        `update message set goes_at = now() - interval '${hours} hours' where id = '${id}'`,
+      );
+    await ago(late!, 7);
+    await ago(soon!, 5);
+    const server = await mailServer();
+    await sendAllDue(server.address);
+    expect(await oneLetter(imke, late!)).toMatchObject({
+      status: 'held',
+      reason: 'It should have gone more than 6 hours ago. See whether it is still right.',
+    });
+    expect(await oneLetter(imke, soon!)).toMatchObject({ status: 'sent' });
+    server.close();
+  });
+
+  it('was on its way when the database was copied, or may have arrived', async () => {
+    const [waiting, begun] = await due({}, SECOND);
+    await database.sequelize.query(`update message set handed_over_at = now() where id = '${begun}'`);
+    // As a dump brings it back: with the mark of the database it was taken from.
+    await database.sequelize.query("update own_mark set mark = 'another'");
+    const server = await mailServer();
+    expect(await claim(await worker())).toBeUndefined();
+    await sendAllDue(server.address);
+    expect(await oneLetter(imke, waiting!)).toMatchObject({
+      status: 'held',
+      reason: expect.stringContaining('It may have gone out already'),
+    });
+    expect(await oneLetter(imke, begun!)).toMatchObject({ status: 'may have arrived' });
+    expect(server.heard).toEqual([]);
+    server.close();
+  });
+});
+
+it('a stop ends after the letters in hand, and the next worker goes on at once', async () => {
+  const ids = await due({}, SECOND, { choices: { template: 'second-reminder', answers: {} } });
+  const server = await mailServer({ sender: () => '250 ok' });
+  const sender = new Sender(database, server.address);
+  const running = sender.run();
+  await vi.waitFor(() => expect(server.heard.length).toBeGreaterThan(0), { timeout: 5000 });
+  sender.stop();
+  await running;
+  await sendAllDue(server.address);
+  for (const id of ids) expect(await oneLetter(imke, id)).toMatchObject({ status: 'sent' });
+  expect(server.heard.filter((line) => line.startsWith('RCPT'))).toHaveLength(3);
+  expect(await database.models.message.count({ where: { status: 'going' } })).toBe(0);
+  server.close();
+});

@@ -1,0 +1,52 @@
+import { whyWaiting, type SendingState } from '../../core/cures/whyWaiting';
+import {
+  holdAfterHours,
+  sendingNow,
+  setHoldAfterHours,
+  type SendingNow,
+} from '../../data/repositories/sendingState';
+import { tryAllAgain } from '../../data/repositories/sendingTrouble';
+import { connection } from '../connection';
+import type { CurrentMember } from '../currentMember';
+
+/** What the pages say of letters that wait; `why` is undefined while they go. */
+export interface Waiting {
+  letters: number;
+  why?: string;
+}
+
+/** How many letters of the business wait though their time has come, and why. */
+export async function lettersWaiting({ business_id }: CurrentMember): Promise<Waiting> {
+  const { waiting, ...state } = await sendingNow(connection(), business_id);
+  const why = whyWaiting(stateOf(state));
+  return { letters: waiting, ...(why ? { why } : {}) };
+}
+
+/** Why a letter from a sender waits. */
+export async function whyLetterWaits(
+  { business_id }: CurrentMember,
+  sender: string | null,
+): Promise<string | undefined> {
+  const { sends, troubles } = await sendingNow(connection(), business_id);
+  const of = troubles.filter((one) => one.sender === '' || one.sender === sender?.toLowerCase());
+  return whyWaiting(stateOf({ sends, troubles: of }));
+}
+
+function stateOf({ sends, troubles: [trouble] }: Pick<SendingNow, 'sends' | 'troubles'>): SendingState {
+  return { sends, ...(trouble ? { trouble } : {}) };
+}
+
+/** Has letters that wait for the mail server tried at once. */
+export async function tryNow(): Promise<void> {
+  await tryAllAgain(connection());
+}
+
+/** Hours after which a letter that should have gone waits for a person. */
+export async function lateAfter({ business_id }: CurrentMember): Promise<number> {
+  return holdAfterHours(connection(), business_id);
+}
+
+/** Settles them. */
+export async function settleLateAfter({ business_id }: CurrentMember, hours: number): Promise<void> {
+  await setHoldAfterHours(connection(), business_id, hours);
+}

@@ -1,0 +1,23 @@
+import { randomUUID } from 'node:crypto';
+import { factsOf } from '../../../core/writing/factsOf';
+import { WritingDesk } from '../../../core/writing/writingDesk';
+import { factsForWriting } from '../../factsForWriting';
+import { imke } from '../../test/imke';
+import type { LetterToSend } from '../sendLetter';
+
+const START = { kind: 'invoice', key: 'LPC-1048' } as const;
+
+/** A letter as the page would send it: a first reminder of an invoice, unless it is told otherwise. */
+export async function written(more: Partial<LetterToSend> = {}): Promise<LetterToSend> {
+  const { start = START, choices = { template: 'first-reminder', answers: {} } } = more;
+  const filled = new WritingDesk((await factsForWriting(imke, start))!).fill(start, choices)!;
+  return {
+    id: randomUUID(),
+    start,
+    choices,
+    templateVersion: 1,
+    document: filled.document,
+    facts: factsOf(filled),
+    ...more,
+  };
+}
