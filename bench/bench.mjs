@@ -1,9 +1,9 @@
 #!/usr/bin/env node
 // npm run bench: a business of 5,000 clients and some 600 templates, its pages on the server and the writing page in a
 // browser. npm run bench -- fill: the filling core beside template libraries. npm run bench -- hostile: texts that a
-// reader could be slow on. Prints what it measured; nothing passes
-// or fails here.
-import { rm } from 'node:fs/promises';
+// reader could be slow on; -- sending: the worker beside a kept connection. Prints what it measured; nothing passes or
+// fails here.
+import { readFile, rm } from 'node:fs/promises';
 import path from 'node:path';
 import { bundle } from '../bin/bundle.mjs';
 import { prepareDatabase, startApplication } from '../bin/setup/application.mjs';
@@ -26,7 +26,7 @@ const cleanUps = [];
 
 const [what, ...names] = process.argv.slice(2);
 
-const WHAT = { fill: filling, hostile };
+const WHAT = { fill: filling, hostile, sending };
 
 await saying(async () => {
   try {
@@ -40,6 +40,34 @@ await saying(async () => {
 async function hostile() {
   await ensurePackages();
   await run([await bundle('bench/hostile/reading.ts')]);
+}
+
+async function sending() {
+  const { url } = await database();
+  const http = await freePort();
+  const smtp = await freePort();
+  const environment = environmentFor(
+    { port: await freePort(), host: '127.0.0.1', mailboxSmtpPort: smtp, mailboxPort: http },
+    url,
+  );
+  await prepareDatabase(environment, '--demonstration');
+  const logs = path.join(DATA_DIR, 'logs');
+  const processes = new Processes(logs, () => undefined);
+  cleanUps.push(() => processes.stop());
+  await processes.start('mailbox', [await bundle('stand-ins/mailbox/mailbox.ts')], { env: environment });
+  await processes.start('recorder', [await bundle('bench/sending/recorder.ts')], { env: environment });
+  await new Promise((resolve) => setTimeout(resolve, 3000));
+  const recorder = (await readFile(path.join(logs, 'recorder.log'), 'utf8')).trim();
+  await run([await bundle('bench/sending/sending.ts'), recorder, String(smtp)], environment);
+}
+
+async function database() {
+  const hold = await holdDataFolder(DATA_DIR);
+  cleanUps.push(hold.release);
+  await ensurePackages();
+  const postgres = await startPostgres(DATA_DIR);
+  cleanUps.push(postgres.stop);
+  return { hold, url: postgres.url };
 }
 
 async function filling() {
@@ -58,14 +86,10 @@ async function run(args, env = process.env) {
 }
 
 async function main() {
-  const hold = await holdDataFolder(DATA_DIR);
-  cleanUps.push(hold.release);
-  await ensurePackages();
-  const postgres = await startPostgres(DATA_DIR);
-  cleanUps.push(postgres.stop);
+  const { hold, url } = await database();
   const [port, smtp, http] = [await freePort(), await freePort(), await freePort()];
   const settings = { port, host: '127.0.0.1', mailboxSmtpPort: smtp, mailboxPort: http, now: NOW };
-  const environment = environmentFor(settings, postgres.url);
+  const environment = environmentFor(settings, url);
   await prepareDatabase(environment, '--demonstration');
   await run([await bundle('bench/pages.ts')], environment);
   await ensureBuild('.next', environment);

@@ -71,19 +71,22 @@ export class MailConnection {
   async handOver(envelope: Envelope, message: Buffer, beforeContent: () => Promise<void>): Promise<HandOver> {
     const kept = this.#open !== undefined;
     let contentBegan = false;
-    let notBegun: unknown;
+    let notBegun: Error | undefined;
     const late = setTimeout(() => this.close(), LONGEST_MILLISECONDS);
     try {
       const connection = (this.#open ??= await this.#connect());
-      const content = Readable.from(
-        (async function* () {
-          await beforeContent().catch((error: unknown) => {
-            throw (notBegun = error);
-          });
-          contentBegan = true;
-          yield message;
-        })(),
-      );
+      const content = new Readable({
+        read() {
+          beforeContent().then(
+            () => {
+              contentBegan = true;
+              this.push(message);
+              this.push(null);
+            },
+            (error: Error) => this.destroy((notBegun = error)),
+          );
+        },
+      });
       const info = await new Promise<SMTPConnection.SentMessageInfo>((resolve, reject) => {
         connection.once('error', reject);
         connection.once('end', () => reject(new Error('The connection was closed.')));

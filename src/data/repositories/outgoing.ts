@@ -66,21 +66,29 @@ export async function claimLetters(
 /** One worker's hold on a letter. */
 export type Claim = Pick<OutgoingLetter, 'business_id' | 'id' | 'claimed_at'>;
 
+/** Claims as the database reads them, several at once. */
+const CLAIMS = 'jsonb_to_recordset($claims) as claim(business_id uuid, id uuid, claimed_at timestamptz';
+const IS_CLAIMED = `message.business_id = claim.business_id and message.id = claim.id and message.status = 'going'
+  and message.claimed_at = claim.claimed_at`;
+
 /**
- * Notes that the server begins to take the content: from now on the letter may have gone out.
- * @throws Error when another worker has taken the letter over: this one must let go of it
+ * Notes that the server begins to take the contents of letters: from now on they may have gone out.
+ * @returns the ids of those it may take; another worker has taken the others over, and this one must let go of them
  */
-export async function beginHandover(
+export async function beginHandovers(
   { sequelize }: Database,
-  { business_id, id, claimed_at }: Claim,
-): Promise<void> {
-  const [, count] = await sequelize.query(
-    `update message set handed_over_at = now()
-     where business_id = $business_id and id = $id and status = 'going' and claimed_at = $claimed_at
-       and handed_over_at is null`,
-    { bind: { business_id, id, claimed_at }, type: QueryTypes.UPDATE },
+  claims: readonly Claim[],
+): Promise<ReadonlySet<string>> {
+  const rows = await sequelize.query<{ id: string }>(
+    `update message set handed_over_at = now() from ${CLAIMS})
+     where ${IS_CLAIMED} and handed_over_at is null returning message.id`,
+    { bind: { claims: JSON.stringify(claims.map(holdOf)) }, type: QueryTypes.SELECT },
   );
-  if (!count) throw new Error('Another worker has taken this letter over.');
+  return new Set(rows.map(({ id }) => id));
+}
+
+function holdOf({ business_id, id, claimed_at }: Claim): Claim {
+  return { business_id, id, claimed_at };
 }
 
 /** What became of a try; the words are the server's. A letter that goes again does so after some seconds. */
@@ -89,37 +97,27 @@ export type Outcome =
   | { status: 'failed' | 'may have arrived'; detail: string }
   | { status: 'going'; detail: string; again: number };
 
-/** Writes down what became of a try, and lets go of the letter; nothing when it is another worker's by now. */
-export async function concludeTry(
+/** Writes down what became of tries, and lets go of the letters; nothing where one is another worker's by now. */
+export async function concludeTries(
   { sequelize }: Database,
-  { business_id, id, claimed_at }: Claim,
-  outcome: Outcome,
+  tries: readonly { claim: Claim; outcome: Outcome }[],
   at: Date,
 ): Promise<void> {
+  const claims = tries.map(({ claim, outcome }) => ({ ...holdOf(claim), ...outcome }));
   await sequelize.query(
     `with concluded as (
-       update message set status = $status, reason = $detail, claimed_by = null, claimed_at = null,
-         goes_at = case when $status = 'going' then now() + make_interval(secs => $again) end,
-         handed_over_at = case when $status = 'going' then null else handed_over_at end,
+       update message set status = claim.status, reason = claim.detail, claimed_by = null, claimed_at = null,
+         goes_at = case when claim.status = 'going' then now() + make_interval(secs => claim.again) end,
+         handed_over_at = case when claim.status = 'going' then null else handed_over_at end,
          version = version + 1
-       where business_id = $business_id and id = $id and status = 'going' and claimed_at = $claimed_at
-       returning business_id, id)
+       from ${CLAIMS}, status text, detail text, again integer)
+       where ${IS_CLAIMED}
+       returning message.business_id, message.id, claim.status, claim.detail)
      insert into delivery_event (business_id, message_id, position, kind, at, detail)
      select business_id, id, (select coalesce(max(position) + 1, 0) from delivery_event
-       where delivery_event.business_id = concluded.business_id and message_id = id), $status, $at, $detail
+       where delivery_event.business_id = concluded.business_id and message_id = id), status, $at, detail
      from concluded`,
-    {
-      bind: {
-        business_id,
-        id,
-        claimed_at,
-        status: outcome.status,
-        detail: outcome.detail ?? null,
-        again: outcome.status === 'going' ? outcome.again : 0,
-        at,
-      },
-      type: QueryTypes.INSERT,
-    },
+    { bind: { claims: JSON.stringify(claims), at }, type: QueryTypes.INSERT },
   );
 }
 

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, beforeEach, describe, expect, it, vi } from 'vitest';
-import { beginHandover, claimLetters, concludeTry } from '../../data/repositories/outgoing';
+import { claimLetters } from '../../data/repositories/outgoing';
 import { recogniseDatabase } from '../../data/repositories/ownMark';
 import { dismissWorker, seeWorker } from '../../data/repositories/workers';
 import {
@@ -12,6 +12,7 @@ import { readMailServer, type MailServer } from '../../post/mailConnection';
 import { connection } from '../connection';
 import { oneLetter } from '../oneLetter';
 import { imke } from '../test/imke';
+import { Ledger } from './ledger';
 import { Sender } from './sender';
 import { sendLetter, type LetterToSend } from './sendLetter';
 import { lettersWaiting, whyLetterWaits } from './sendingState';
@@ -91,18 +92,18 @@ describe('a letter on its way', () => {
     expect(await claim(quick)).toBeUndefined();
     await dismissWorker(database, slow);
     const second = (await claim(quick))!;
-    await expect(beginHandover(database, first)).rejects.toThrow('taken this letter over');
-    await beginHandover(database, second);
-    await concludeTry(database, first, { status: 'failed', detail: 'lost' }, new Date());
+    await expect(new Ledger(database).begin(first)).rejects.toThrow('taken this letter over');
+    await new Ledger(database).begin(second);
+    await new Ledger(database).conclude(first, { status: 'failed', detail: 'lost' });
     expect(await oneLetter(imke, id!)).toMatchObject({ status: 'going' });
-    await concludeTry(database, second, { status: 'sent' }, new Date());
+    await new Ledger(database).conclude(second, { status: 'sent' });
     expect(await oneLetter(imke, id!)).toMatchObject({ status: 'sent', reason: null });
   });
 
   it('is never sent again when a worker was killed while the server took it', async () => {
     const [id] = await due({});
     const killed = await worker();
-    await beginHandover(database, (await claim(killed))!);
+    await new Ledger(database).begin((await claim(killed))!);
     await dismissWorker(database, killed);
     const server = await mailServer();
     await sendAllDue(server.address);

@@ -1,24 +1,24 @@
 import { randomUUID } from 'node:crypto';
 import type { Database } from '../../data/database';
 import { holdLateLetters } from '../../data/repositories/lateLetters';
-import { claimLetters, releaseClaim, type OutgoingLetter } from '../../data/repositories/outgoing';
+import { claimLetters, type OutgoingLetter } from '../../data/repositories/outgoing';
 import { recogniseDatabase } from '../../data/repositories/ownMark';
 import { endTrouble, takeTrial, tryAllAgain } from '../../data/repositories/sendingTrouble';
 import { dismissWorker, seeWorker } from '../../data/repositories/workers';
-import { MailConnection, type MailServer } from '../../post/mailConnection';
+import type { MailServer } from '../../post/mailConnection';
+import { MailConnections } from '../../post/mailConnections';
 import { now } from '../clock';
-import { tryLetter } from './tryLetter';
+import { Ledger } from './ledger';
+import { tryLetter, type Sending } from './tryLetter';
 
-/** How many letters go at once, each over a connection of its own. */
-const CONNECTIONS = 5;
-/** Claimed ahead, so that no connection waits for the database. */
-const AHEAD = 10;
+/** How many letters go at once, each over a connection of its own; fewer where the server wants that. */
+const CONNECTIONS = 16;
+/** How many are in hand, so that no connection waits for the database. */
+const IN_HAND = 64;
 /** How often letters are looked for while there are none, in milliseconds. */
 const LOOK = 400;
 /** How often it is said that this worker is alive, and what has become late is held. */
 const BEAT = 5_000;
-/** A connection over which nothing went for so long is closed. */
-const IDLE = 10_000;
 
 /**
  * Hands letters over whose time has come. The queue is the letters themselves: each is claimed by one of any number of
@@ -26,12 +26,9 @@ const IDLE = 10_000;
  */
 export class Sender {
   readonly #database: Database;
-  readonly #server: MailServer;
+  readonly #sending: Sending;
+  readonly #inHand = new Set<Promise<void>>();
   #id = randomUUID();
-  readonly #idle: MailConnection[] = [];
-  readonly #busy = new Set<Promise<void>>();
-  #ahead: OutgoingLetter[] = [];
-  #lastSent = 0;
   #looked = 0;
   /** what it claimed and could not write the end of, another may take up */
   #letGo = false;
@@ -40,30 +37,32 @@ export class Sender {
 
   constructor(database: Database, server: MailServer) {
     this.#database = database;
-    this.#server = server;
+    this.#sending = {
+      database,
+      ledger: new Ledger(database),
+      connections: new MailConnections(server, CONNECTIONS),
+    };
   }
 
   /** Sends until it is stopped. No error ends it: what failed is looked at again. */
   async run(): Promise<void> {
-    await this.#keepOn(async () => {
+    await keepOn(async () => {
       await tryAllAgain(this.#database);
       await this.#beat();
     });
-    const beating = setInterval(() => void this.#keepOn(() => this.#beat()), BEAT);
+    const beating = setInterval(() => void keepOn(() => this.#beat()), BEAT);
     while (!this.#stopping) {
-      const more = await this.#keepOn(() => this.#sendWhatIsDue());
+      const more = await keepOn(() => this.#sendWhatIsDue());
       if (!more && !this.#stopping) await this.#pause();
     }
     clearInterval(beating);
-    await Promise.allSettled(this.#busy);
-    for (const letter of this.#ahead) await this.#keepOn(() => releaseClaim(this.#database, letter));
-    this.#closeIdle();
-    await this.#keepOn(() => dismissWorker(this.#database, this.#id));
+    await this.#end();
   }
 
-  /** Ends after the letters in hand. */
+  /** Ends after the letters that the server is taking. */
   stop(): void {
     this.#stopping = true;
+    this.#sending.connections.stop();
     this.#wake();
   }
 
@@ -71,50 +70,44 @@ export class Sender {
   async sendAllDue(): Promise<void> {
     await this.#beat();
     while (await this.#sendWhatIsDue());
-    await Promise.all(this.#busy);
-    this.#closeIdle();
-    await dismissWorker(this.#database, this.#id);
+    await this.#end();
   }
 
-  /** Begins with the letters that are due, as connections are free. Gives whether there may be more. */
+  async #end(): Promise<void> {
+    await Promise.all(this.#inHand);
+    this.#sending.connections.stop();
+    await keepOn(() => dismissWorker(this.#database, this.#id));
+  }
+
+  /** Takes letters in hand that are due, and waits for the first to be done. Gives whether there may be more. */
   async #sendWhatIsDue(): Promise<boolean> {
     if (Date.now() - this.#looked >= LOOK) {
       this.#looked = Date.now();
       const sender = await takeTrial(this.#database);
       if (sender !== undefined) await this.#tryTrouble(sender);
     }
-    if (this.#ahead.length < CONNECTIONS)
-      this.#ahead.push(...(await claimLetters(this.#database, this.#id, AHEAD)));
-    if (this.#ahead.length === 0 && this.#busy.size === 0) return false;
-    while (!this.#stopping && this.#ahead.length && this.#busy.size < CONNECTIONS)
-      this.#begin(this.#ahead.shift()!);
-    await Promise.race(this.#busy);
+    if (this.#inHand.size <= IN_HAND / 2) {
+      const letters = await claimLetters(this.#database, this.#id, IN_HAND - this.#inHand.size);
+      for (const letter of letters) this.#takeInHand(letter);
+    }
+    if (this.#inHand.size === 0) return false;
+    await Promise.race(this.#inHand);
     return true;
   }
 
-  #begin(letter: OutgoingLetter): void {
-    const work = this.#keepOn(() => this.#try(letter, false)).then((tried) => {
-      this.#busy.delete(work);
+  #takeInHand(letter: OutgoingLetter): void {
+    const work = keepOn(() => tryLetter(this.#sending, letter, false)).then((tried) => {
+      this.#inHand.delete(work);
       this.#letGo ||= tried === undefined;
     });
-    this.#busy.add(work);
-  }
-
-  async #try(letter: OutgoingLetter, trial: boolean): Promise<boolean> {
-    const connection = this.#idle.pop() ?? new MailConnection(this.#server);
-    try {
-      return await tryLetter(this.#database, connection, letter, trial);
-    } finally {
-      this.#lastSent = Date.now();
-      this.#idle.push(connection);
-    }
+    this.#inHand.add(work);
   }
 
   /** Sees with one letter whether a trouble is over. */
   async #tryTrouble(sender: string): Promise<void> {
     const [letter] = await claimLetters(this.#database, this.#id, 1, sender);
     // Where no letter waits for it, the next one will find out.
-    if (!letter || (await this.#try(letter, true)))
+    if (!letter || (await tryLetter(this.#sending, letter, true)))
       await endTrouble(this.#database, letter?.from_address ?? sender);
   }
 
@@ -126,20 +119,7 @@ export class Sender {
     this.#id = id;
     this.#letGo = false;
     await holdLateLetters(this.#database, at);
-    if (Date.now() - this.#lastSent > IDLE) this.#closeIdle();
-  }
-
-  #closeIdle(): void {
-    for (const connection of this.#idle.splice(0)) connection.close();
-  }
-
-  async #keepOn<T>(work: () => Promise<T>): Promise<T | undefined> {
-    try {
-      return await work();
-    } catch (error) {
-      console.error(error);
-      return undefined;
-    }
+    this.#sending.connections.closeIdle();
   }
 
   #pause(): Promise<void> {
@@ -150,5 +130,15 @@ export class Sender {
         resolve();
       };
     });
+  }
+}
+
+/** Undefined where it failed: the log tells why. */
+async function keepOn<T>(work: () => Promise<T>): Promise<T | undefined> {
+  try {
+    return await work();
+  } catch (error) {
+    console.error(error);
+    return undefined;
   }
 }

@@ -2,18 +2,12 @@ import { readMailboxes } from '../../core/addressing/addresses';
 import { imageSources } from '../../core/fill/write/images';
 import { SCHEMA_DEFAULTS } from '../../core/records/defaults';
 import type { Database } from '../../data/database';
-import {
-  beginHandover,
-  concludeTry,
-  releaseClaim,
-  type Outcome,
-  type OutgoingLetter,
-} from '../../data/repositories/outgoing';
+import type { Outcome, OutgoingLetter } from '../../data/repositories/outgoing';
 import { picturesOfBusiness } from '../../data/repositories/pictures';
-import { noteTrouble } from '../../data/repositories/sendingTrouble';
 import { compose } from '../../post/compose';
-import type { HandOver, MailConnection } from '../../post/mailConnection';
-import { now } from '../clock';
+import type { HandOver } from '../../post/mailConnection';
+import { Stopped, type MailConnections } from '../../post/mailConnections';
+import type { Ledger } from './ledger';
 
 /** Seconds until each further try after a refusal for now; after the last the letter has failed. */
 const TRY_AGAIN_SECONDS = [3, 6, 15, 60, 300, 900, 3600, 3600, 7200, 14_400, 28_800, 57_600, 57_600];
@@ -24,55 +18,43 @@ const UNKNOWN: Outcome = {
     'The connection ended while the mail server was taking the letter, before it said whether it had. Ask the client, or look among what your mailbox has sent.',
 };
 
+/** What a letter is sent with. */
+export interface Sending {
+  database: Database;
+  ledger: Ledger;
+  connections: MailConnections;
+}
+
 /**
  * Tries a claimed letter once and writes down what became of it.
  * @param trial whether it is tried to see if a trouble is over
  * @returns whether the server was met, so that no trouble of its sender is left
  */
-export async function tryLetter(
-  database: Database,
-  connection: MailConnection,
-  letter: OutgoingLetter,
-  trial: boolean,
-): Promise<boolean> {
+export async function tryLetter(sending: Sending, letter: OutgoingLetter, trial: boolean): Promise<boolean> {
+  const { ledger } = sending;
   // A worker was stopped while the server took the letter: sending it again could deliver it twice.
-  const conclude = (outcome: Outcome) =>
-    written(() => concludeTry(database, letter, outcome, new Date(now())));
   if (letter.handed_over_at) {
-    await conclude(UNKNOWN);
+    await ledger.conclude(letter, UNKNOWN);
     return false;
   }
-  const handed = await handOver(database, connection, letter).catch(async (error: unknown) => {
-    await written(() => releaseClaim(database, letter));
+  const handed = await handOver(sending, letter).catch(async (error: unknown) => {
+    await ledger.release(letter);
+    if (error instanceof Stopped) return undefined;
     throw error;
   });
+  if (!handed) return false;
   if (handed.result === 'no server' || handed.result === 'no sender') {
     const sender = handed.result === 'no server' ? '' : letter.from_address;
-    await written(() => noteTrouble(database, sender, handed.words, trial));
-    await written(() => releaseClaim(database, letter));
+    await ledger.trouble(sender, handed.words, trial);
+    await ledger.release(letter);
     return false;
   }
-  await conclude(outcomeOf(handed, letter.tries));
+  await ledger.conclude(letter, outcomeOf(handed, letter.tries));
   return true;
 }
 
-/** Pauses between the tries to write down what became of a letter, in milliseconds: the database may be away a while. */
-const WRITE_AGAIN = [100, 500, 1000, 2000, 4000, 8000, 15_000, 30_000];
-
-async function written(work: () => Promise<void>, tries = 0): Promise<void> {
-  try {
-    return await work();
-  } catch (error) {
-    const pause = WRITE_AGAIN[tries];
-    if (pause === undefined) throw error;
-    await new Promise((resolve) => setTimeout(resolve, pause));
-    return written(work, tries + 1);
-  }
-}
-
 async function handOver(
-  database: Database,
-  connection: MailConnection,
+  { database, ledger, connections }: Sending,
   letter: OutgoingLetter,
 ): Promise<HandOver> {
   const html = letter.html ?? '';
@@ -94,7 +76,7 @@ async function handOver(
     pictures: await picturesOfBusiness(database, letter.business_id, imageSources(html)),
   });
   const envelope = { from: letter.from_address, to: letter.recipients.map(({ address }) => address) };
-  return connection.handOver(envelope, message, () => beginHandover(database, letter));
+  return connections.handOver(envelope, message, () => ledger.begin(letter));
 }
 
 type OfLetter = Exclude<HandOver, { result: 'no server' | 'no sender' }>;

@@ -183,7 +183,11 @@ function Gone({
   );
 }
 
-function StatusWords({ sending: { status, reason, waits } }: { sending: Extract<Sending, { state: 'kept' }> }) {
+function StatusWords({
+  sending: { status, reason, waits },
+}: {
+  sending: Extract<Sending, { state: 'kept' }>;
+}) {
   switch (status) {
     case 'going':
       if (waits) return <span className="waiting">It waits. {waits}</span>;
