@@ -1,4 +1,4 @@
-import { createServer } from 'node:net';
+import { createServer, type Server } from 'node:net';
 
 // A mail server that takes everything and keeps nothing, so that what is measured is who speaks to it. Prints its port.
 createServer((socket) => {
@@ -25,6 +25,6 @@ createServer((socket) => {
       if (rest.startsWith('QUIT')) socket.end();
     }
   });
-}).listen(0, '127.0.0.1', function (this: import('node:net').Server) {
+}).listen(0, '127.0.0.1', function (this: Server) {
   console.log((this.address() as { port: number }).port);
 });

@@ -1,11 +1,23 @@
 import type { ReactNode } from 'react';
+import { needsSomebody } from '../../core/cures/cures';
 import { post } from '../../server/post';
 import { showLetters } from '../../server/showLetters';
 import { letterEntry } from '../../ui/letters/letterEntry';
+import type { ShownLetter } from '../../ui/letters/Letters';
 import { PostIndex } from '../../ui/letters/PostIndex';
+import type { Entry } from '../../ui/records/RecordIndex';
 import { PageArea } from '../../ui/shell/PageArea';
 import { Shell } from '../../ui/shell/Shell';
 import { requireMember } from '../session';
+
+/** What needs somebody stands first, under its own heading. */
+function underHeadings(letters: readonly ShownLetter[]): Entry[] {
+  const some = letters.some(needsSomebody);
+  return letters.map((letter) => ({
+    ...letterEntry(letter),
+    ...(some ? { day: needsSomebody(letter) ? 'Needs somebody' : 'Everything else' } : {}),
+  }));
+}
 
 export default async function PostLayout({ children }: { children: ReactNode }) {
   const member = await requireMember();
@@ -13,7 +25,7 @@ export default async function PostLayout({ children }: { children: ReactNode }) 
   return (
     <Shell member={member}>
       <PostIndex
-        entries={letters.map(letterEntry)}
+        entries={underHeadings(letters)}
         owner={`${member.business_id} ${member.key}`}
         going={letters.some(({ status }) => status === 'going')}
       />

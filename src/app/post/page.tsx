@@ -1,7 +1,16 @@
 import type { Metadata } from 'next';
+import { needsSomebody } from '../../server/sending/needsSomebody';
+import { NeedsSomebody } from '../../ui/letters/NeedsSomebody';
+import { requireMember } from '../session';
 
 export const metadata: Metadata = { title: 'Post' };
 
-export default function PostPage() {
-  return <p className="hint">Choose a letter to see it as it was sent, and what became of it.</p>;
+export default async function PostPage() {
+  const member = await requireMember();
+  return (
+    <div className="post-page">
+      <NeedsSomebody needs={await needsSomebody(member)} me={member.key} />
+      <p className="hint">Choose a letter to see it as it was sent, and what became of it.</p>
+    </div>
+  );
 }

@@ -7,6 +7,17 @@ export type Undo = 'hold' | 'doubt' | 'unsettle';
 /** A letter that needs somebody is in one of these states, and nobody has dealt with it. */
 export const NEEDS_SOMEBODY = ['held', 'failed', 'bounced', 'may have arrived'] as const;
 
+/** Whether a letter did not go as it should, and nobody has dealt with it. */
+export function needsSomebody({
+  status,
+  settled_by,
+}: {
+  status: string;
+  settled_by: string | null;
+}): boolean {
+  return settled_by === null && (NEEDS_SOMEBODY as readonly string[]).includes(status);
+}
+
 /** What each takes a letter from and to; `dealtWith` where it stays as it is and needs nobody any more. */
 export const CURES: Readonly<
   Record<
@@ -64,16 +75,15 @@ export function isWrittenAnew(status: string): boolean {
   return status === 'failed' || status === 'bounced';
 }
 
-/** What is known of a letter in such a state, and what to do about it. */
-export function whatIsKnown(status: string): string | undefined {
+/** What is known of a letter in such a state, and what to do about it. The reason is the mail server's, or a person's. */
+export function whatIsKnown({ status, reason }: { status: string; reason: string | null }): string[] {
+  const said = reason ? [`The mail server said: ${reason}`] : [];
   switch (status) {
     case 'failed':
-      return 'It was refused and has not gone.';
+      return ['It was refused and has not gone.', ...said];
     case 'bounced':
-      return 'It came back. See whether the address is right, and write it anew.';
-    case 'may have arrived':
-      return 'Nobody knows yet whether it arrived.';
+      return ['It came back. See whether the address is right, and write it anew.', ...said];
     default:
-      return undefined;
+      return reason ? [reason] : [];
   }
 }

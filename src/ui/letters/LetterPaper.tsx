@@ -1,4 +1,6 @@
 import Link from 'next/link';
+import { needsSomebody, whatIsKnown } from '../../core/cures/cures';
+import { Cures } from './Cures';
 import { LetterFrame } from './LetterFrame';
 import type { ShownLetter } from './Letters';
 import { LetterState } from './LetterState';
@@ -10,8 +12,11 @@ export interface WholeLetter extends ShownLetter {
   events: { kind: string; day: string; at: string; detail: string | null }[];
 }
 
-/** A letter as it was sent or came, with its states. */
-export function LetterPaper({ letter }: { letter: WholeLetter }) {
+/**
+ * A letter as it was sent or came, with its states.
+ * @param waits why it has not gone though its time has come
+ */
+export function LetterPaper({ letter, waits }: { letter: WholeLetter; waits?: string }) {
   const { id, subject, direction, from, recipients, client, client_key, about, template, member } = letter;
   const as = (role: string) =>
     recipients
@@ -55,10 +60,25 @@ export function LetterPaper({ letter }: { letter: WholeLetter }) {
         <p>
           <LetterState status={letter.status} />
         </p>
-        {letter.reason && letter.reason !== letter.events.at(-1)?.detail && (
-          <p className={letter.status === 'going' ? 'waiting' : 'needs-you'}>{letter.reason}</p>
+        {needsSomebody(letter) ? (
+          <>
+            {whatIsKnown(letter).map((words) => (
+              <p key={words} className="needs-you">
+                {words}
+              </p>
+            ))}
+            <Cures letter={letter} onPage />
+          </>
+        ) : (
+          <>
+            {letter.reason && letter.reason !== letter.events.at(-1)?.detail && (
+              <p className={letter.status === 'going' ? 'waiting' : 'needs-you'}>{letter.reason}</p>
+            )}
+            {waits && <p className="waiting">It waits. {waits}</p>}
+            <TakeBack id={id} going={letter.status === 'going'} />
+          </>
         )}
-        <TakeBack id={id} going={letter.status === 'going'} />
+        {letter.settled_by && <p className="in-order">Dealt with by {letter.settled_by}.</p>}
         <ol>
           {letter.events.map((event, i) => (
             <li key={i}>

@@ -18,9 +18,13 @@ export interface ShownLetter {
   /** whom it came from, as its reader saw it */
   from_name: string | null;
   client: string | null;
+  member_key: string | null;
   client_key: string | null;
   about: { kind: string; key: string; name: string } | null;
   template: string | null;
+  template_key: string | null;
+  version: number;
+  settled_by: string | null;
   recipients: { role: string; name: string; address: string }[];
 }
 
@@ -64,7 +68,8 @@ export function otherSide(letter: ShownLetter): string {
   return letter.direction === 'in' ? `From ${letter.client ?? 'somebody'}` : `To ${toWhom(letter)}`;
 }
 
-function toWhom({ recipients, client }: ShownLetter): string {
+/** The names of whom it goes to. */
+export function toWhom({ recipients, client }: ShownLetter): string {
   const names = recipients.filter(({ role }) => role === 'to').map(({ name, address }) => name || address);
   return names.join(' and ') || (client ?? 'nobody');
 }

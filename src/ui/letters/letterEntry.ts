@@ -2,10 +2,11 @@ import type { Entry } from '../records/RecordIndex';
 import { otherSide, type ShownLetter } from './Letters';
 
 const KIND: Readonly<Record<string, 'needs you' | 'waiting'>> = {
-  held: 'waiting',
+  held: 'needs you',
   going: 'waiting',
   bounced: 'needs you',
   failed: 'needs you',
+  'may have arrived': 'needs you',
   'taken back': 'waiting',
 };
 

@@ -1,8 +1,9 @@
 import Link from 'next/link';
 import { capital } from '../../core/describe/capital';
 import type { BookingWords } from '../../core/records/bookingWords';
+import { NumberSetting } from '../shell/NumberSetting';
+import { NeedsSomebody, type Needs } from '../letters/NeedsSomebody';
 import { OccasionCard, type Card } from './OccasionCard';
-import { ReminderSpacing } from './ReminderSpacing';
 
 interface Props {
   today: {
@@ -13,19 +14,34 @@ interface Props {
     words: BookingWords;
     reminderSpacing: number;
   };
+  needs: Needs;
+  /** the member's own key */
+  me: string;
+  /** hours after which a letter that should have gone waits for a person */
+  lateAfter: number;
 }
 
+const DAYS = [3, 5, 7, 10, 14, 21, 30];
+const HOURS = [1, 2, 3, 6, 12, 24, 48, 120];
+
 /** What is worth writing now, each with its letter begun; and the day's visits. */
-export function TodayPage({ today: { date, cards, more, visits, words, reminderSpacing } }: Props) {
+export function TodayPage({
+  today: { date, cards, more, visits, words, reminderSpacing },
+  needs,
+  me,
+  lateAfter,
+}: Props) {
   const count = cards.length + more;
+  const needing = needs.letters.length;
   const heading = `${capital(words.bookings)} today`;
   return (
     <div id="page" className="page-area today" tabIndex={-1}>
       <header className="today-head">
         <h1>{date}</h1>
         <p>
+          {needing > 0 && `${needing === 1 ? '1 letter needs' : `${needing} letters need`} somebody, `}
           {count === 0
-            ? 'Nothing waits to be written'
+            ? `${needing > 0 ? 'n' : 'N'}othing waits to be written`
             : count === 1
               ? '1 letter worth writing'
               : `${count} letters worth writing`}
@@ -38,6 +54,7 @@ export function TodayPage({ today: { date, cards, more, visits, words, reminderS
           today
         </p>
       </header>
+      <NeedsSomebody needs={needs} me={me} />
       <aside className="today-visits" aria-labelledby="visits-title">
         <h2 id="visits-title">{heading}</h2>
         {visits.length === 0 && <p className="entry-note">None.</p>}
@@ -65,7 +82,24 @@ export function TodayPage({ today: { date, cards, more, visits, words, reminderS
         </p>
       )}
       {more > 0 && <p className="hint">{more} more when these are written.</p>}
-      <ReminderSpacing days={reminderSpacing} />
+      <div className="today-settings">
+        <NumberSetting
+          id="reminder-spacing"
+          label="Days between reminders"
+          value={reminderSpacing}
+          choices={DAYS}
+          path="/api/occasions"
+          name="reminderSpacing"
+        />
+        <NumberSetting
+          id="late-after"
+          label="Hours until a late letter waits for you"
+          value={lateAfter}
+          choices={HOURS}
+          path="/api/sending"
+          name="lateAfter"
+        />
+      </div>
     </div>
   );
 }

@@ -2,6 +2,7 @@ import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { cache } from 'react';
 import { oneLetter } from '../../../server/oneLetter';
+import { whyLetterWaits } from '../../../server/sending/sendingState';
 import { showLetters } from '../../../server/showLetters';
 import { LetterPaper } from '../../../ui/letters/LetterPaper';
 import { requireMember } from '../../session';
@@ -18,7 +19,10 @@ export async function generateMetadata({ params }: Props): Promise<Metadata> {
 export default async function LetterRoute({ params }: Props) {
   const letter = await load((await params).id);
   if (!letter) notFound();
-  const [shown] = await showLetters(await requireMember(), [letter]);
+  const member = await requireMember();
+  const [shown] = await showLetters(member, [letter]);
+  const due = letter.status === 'going' && letter.goes_in === 0;
+  const waits = due ? await whyLetterWaits(member, letter.from_address) : undefined;
   const from = letter.from_address && `${letter.from_name ?? ''} (${letter.from_address})`.trim();
-  return <LetterPaper letter={{ ...shown!, from }} />;
+  return <LetterPaper letter={{ ...shown!, from }} {...(waits ? { waits } : {})} />;
 }

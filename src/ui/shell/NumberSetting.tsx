@@ -4,15 +4,23 @@ import { useState } from 'react';
 import Form from 'react-bootstrap/Form';
 import { askServer } from '../writing/askServer';
 
-const CHOICES = [3, 5, 7, 10, 14, 21, 30];
+interface Props {
+  id: string;
+  label: string;
+  value: number;
+  choices: readonly number[];
+  /** where it is settled, and under what name */
+  path: string;
+  name: string;
+}
 
-/** How many days lie between one reminder of an invoice and the next letter about it. */
-export function ReminderSpacing({ days }: { days: number }) {
-  const [now, setNow] = useState(days);
+/** A number that holds for the business, chosen from the likely ones and kept at once. */
+export function NumberSetting({ id, label, value, choices, path, name }: Props) {
+  const [now, setNow] = useState(value);
   const [said, setSaid] = useState('');
 
   async function settle(next: number) {
-    const answer = await askServer<{ error?: string }>('/api/occasions', { reminderSpacing: next }, 'PUT');
+    const answer = await askServer<{ error?: string }>(path, { [name]: next }, 'PUT');
     if ('offline' in answer) return setSaid('There is no connection. Nothing has changed.');
     if (answer.body.error) return setSaid(answer.body.error);
     setNow(next);
@@ -20,10 +28,10 @@ export function ReminderSpacing({ days }: { days: number }) {
   }
 
   return (
-    <Form.Group className="reminder-spacing" controlId="reminder-spacing">
-      <Form.Label>Days between reminders</Form.Label>
+    <Form.Group className="number-setting" controlId={id}>
+      <Form.Label>{label}</Form.Label>
       <Form.Select value={now} onChange={(event) => void settle(Number(event.target.value))}>
-        {[...new Set([...CHOICES, now])]
+        {[...new Set([...choices, now])]
           .sort((a, b) => a - b)
           .map((one) => (
             <option key={one}>{one}</option>

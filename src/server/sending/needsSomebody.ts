@@ -1,0 +1,28 @@
+import { lettersOf } from '../../data/repositories/letters';
+import { connection } from '../connection';
+import type { CurrentMember } from '../currentMember';
+import { showLetters, type DatedLetter } from '../showLetters';
+import { lettersWaiting, type Waiting } from './sendingState';
+
+/** So many stand on a page; the next follow when these are dealt with. */
+const MOST = 20;
+
+export interface NeedsSomebody {
+  letters: DatedLetter[];
+  /** whether there are more */
+  more: boolean;
+  waiting: Waiting;
+}
+
+/** The letters of the business that did not go as they should, and what keeps others from going. */
+export async function needsSomebody(member: CurrentMember): Promise<NeedsSomebody> {
+  const [letters, waiting] = await Promise.all([
+    lettersOf(connection(), member.business_id, { needsSomebody: true }, MOST + 1),
+    lettersWaiting(member),
+  ]);
+  return {
+    letters: await showLetters(member, letters.slice(0, MOST)),
+    more: letters.length > MOST,
+    waiting,
+  };
+}

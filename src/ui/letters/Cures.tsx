@@ -1,0 +1,99 @@
+'use client';
+
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import { curesOf, isWrittenAnew, type OfferedCure } from '../../core/cures/cures';
+import { askServer } from '../writing/askServer';
+import { toWhom, type ShownLetter } from './Letters';
+import { TakeBack } from './TakeBack';
+
+type Answer = { status?: string; version?: number; error?: string };
+
+/**
+ * What can be done about a letter that did not go as it should.
+ * @param onPage on the letter's own page, which shows what came of it; in a list, it stays where it was until one leaves
+ */
+export function Cures({ letter, onPage = false }: { letter: ShownLetter; onPage?: boolean }) {
+  const router = useRouter();
+  const [now, setNow] = useState({ status: letter.status, version: letter.version });
+  const [done, setDone] = useState<OfferedCure>();
+  const [trouble, setTrouble] = useState<string>();
+  const [busy, setBusy] = useState(false);
+  // Where the list has been read again meanwhile, it knows better.
+  const { status, version } = letter.version > now.version ? letter : now;
+
+  async function ask(cure: string, then: OfferedCure | undefined) {
+    setTrouble(undefined);
+    setBusy(true);
+    const answer = await askServer<Answer>(`/api/letters/${letter.id}/cure`, { cure, version });
+    setBusy(false);
+    if ('offline' in answer) return setTrouble('There is no connection. Nothing has changed.');
+    const { body } = answer;
+    if (body.error !== undefined || body.status === undefined || body.version === undefined)
+      return setTrouble(body.error ?? 'The server did not answer. Nothing has changed.');
+    setNow({ status: body.status, version: body.version });
+    setDone(then);
+    if (onPage) router.refresh();
+  }
+
+  return (
+    <div className="cures">
+      {done ? (
+        <>
+          <p role="status">
+            {done.done}{' '}
+            {done.undo && (
+              <button
+                type="button"
+                className="btn btn-link"
+                disabled={busy}
+                onClick={() => void ask(done.undo!, undefined)}
+              >
+                Undo
+              </button>
+            )}
+          </p>
+          {status === 'going' && <TakeBack id={letter.id} going />}
+        </>
+      ) : (
+        <p
+          className="cure-actions"
+          role="group"
+          aria-label={`What to do about: ${letter.subject}, to ${toWhom(letter)}`}
+        >
+          {isWrittenAnew(status) && (
+            <Link href={anew(letter)} prefetch={false} className="btn btn-outline-primary">
+              Write it anew
+            </Link>
+          )}
+          {curesOf(status).map((cure) => (
+            <button
+              key={cure.cure}
+              type="button"
+              className={
+                cure.cure === 'settle' || cure.cure === 'drop' ? 'btn btn-link' : 'btn btn-outline-primary'
+              }
+              disabled={busy}
+              onClick={() => void ask(cure.cure, cure)}
+            >
+              {cure.words}
+            </button>
+          ))}
+        </p>
+      )}
+      {trouble && (
+        <p className="problem" role="alert">
+          {trouble}
+        </p>
+      )}
+    </div>
+  );
+}
+
+/** The writing page with the same template for the same record. */
+function anew({ about, client_key, template_key }: ShownLetter): string {
+  const from = about ? `${about.kind}:${about.key}` : `client:${client_key ?? ''}`;
+  const template = template_key ? `&template=${encodeURIComponent(template_key)}` : '';
+  return `/write?from=${encodeURIComponent(from)}${template}`;
+}

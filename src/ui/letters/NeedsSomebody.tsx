@@ -1,0 +1,62 @@
+import Link from 'next/link';
+import { whatIsKnown } from '../../core/cures/cures';
+import { Cures } from './Cures';
+import { otherSide, type ShownLetter } from './Letters';
+import { LetterState } from './LetterState';
+import { TryNow } from './TryNow';
+
+export interface Needs {
+  letters: ShownLetter[];
+  more: boolean;
+  /** how many have not gone though their time has come, and why */
+  waiting: { letters: number; why?: string };
+}
+
+interface Props {
+  needs: Needs;
+  /** the member's own key: the letters of others say whose they are */
+  me: string;
+}
+
+/** What did not go as it should, first of all, until somebody has dealt with it. */
+export function NeedsSomebody({ needs: { letters, more, waiting }, me }: Props) {
+  const waits = waiting.letters > 0 && waiting.why;
+  if (letters.length === 0 && !waits) return null;
+  return (
+    <section className="needs-somebody" aria-labelledby="needs-title">
+      <h2 id="needs-title">Letters that need somebody</h2>
+      {waits && (
+        <div className="paper needs-letter" role="status">
+          <p className="needs-you">
+            {waiting.letters === 1 ? '1 letter waits' : `${waiting.letters} letters wait`}. {waiting.why}
+          </p>
+          <TryNow />
+        </div>
+      )}
+      <ul>
+        {letters.map((letter) => (
+          <li key={letter.id} className="paper needs-letter">
+            <p className="needs-head">
+              <LetterState status={letter.status} />
+              <time dateTime={letter.at}>{letter.day}</time>
+              {letter.member_key !== me && letter.member && (
+                <span className="card-whose">{letter.member}’s</span>
+              )}
+            </p>
+            <h3>
+              <Link href={`/post/${letter.id}`} prefetch={false}>
+                {letter.subject || 'Without a subject'}
+              </Link>
+            </h3>
+            <p className="entry-note">{otherSide(letter)}</p>
+            {whatIsKnown(letter).map((words) => (
+              <p key={words}>{words}</p>
+            ))}
+            <Cures letter={letter} />
+          </li>
+        ))}
+      </ul>
+      {more && <p className="hint">More stand here when these are dealt with.</p>}
+    </section>
+  );
+}
