@@ -43,11 +43,17 @@ async function hostile() {
 }
 
 async function sending() {
-  const { url } = await database();
+  const url = await database();
   const http = await freePort();
   const smtp = await freePort();
   const environment = environmentFor(
-    { port: await freePort(), host: '127.0.0.1', mailboxSmtpPort: smtp, mailboxPort: http },
+    {
+      dataDir: DATA_DIR,
+      port: await freePort(),
+      host: '127.0.0.1',
+      mailboxSmtpPort: smtp,
+      mailboxPort: http,
+    },
     url,
   );
   await prepareDatabase(environment, '--demonstration');
@@ -62,12 +68,11 @@ async function sending() {
 }
 
 async function database() {
-  const hold = await holdDataFolder(DATA_DIR);
-  cleanUps.push(hold.release);
+  cleanUps.push(await holdDataFolder(DATA_DIR));
   await ensurePackages();
   const postgres = await startPostgres(DATA_DIR);
   cleanUps.push(postgres.stop);
-  return { hold, url: postgres.url };
+  return postgres.url;
 }
 
 async function filling() {
@@ -86,15 +91,22 @@ async function run(args, env = process.env) {
 }
 
 async function main() {
-  const { hold, url } = await database();
+  const url = await database();
   const [port, smtp, http] = [await freePort(), await freePort(), await freePort()];
-  const settings = { port, host: '127.0.0.1', mailboxSmtpPort: smtp, mailboxPort: http, now: NOW };
+  const settings = {
+    dataDir: DATA_DIR,
+    port,
+    host: '127.0.0.1',
+    mailboxSmtpPort: smtp,
+    mailboxPort: http,
+    now: NOW,
+  };
   const environment = environmentFor(settings, url);
   await prepareDatabase(environment, '--demonstration');
   await run([await bundle('bench/pages.ts')], environment);
   await ensureBuild('.next', environment);
   const processes = new Processes(path.join(DATA_DIR, 'logs'), () => undefined);
   cleanUps.push(() => processes.stop());
-  await startApplication({ processes, hold, environment });
+  await startApplication({ processes, environment });
   console.log(await measureWriting(`http://127.0.0.1:${port}`, await ensureChromium()));
 }

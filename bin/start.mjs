@@ -30,8 +30,7 @@ async function main({ dev }) {
   try {
     requireNode();
     // First, as a killed start may have left processes that still hold the ports.
-    const hold = await holdDataFolder(settings.dataDir);
-    cleanUps.push(hold.release);
+    cleanUps.push(await holdDataFolder(settings.dataDir));
     await requireFree(settings.port, settings.host, 'PORT', 'the application');
     await requireFree(settings.mailboxSmtpPort, '127.0.0.1', 'MAILBOX_SMTP_PORT', 'the mailbox stand-in');
     await requireFree(settings.mailboxPort, '127.0.0.1', 'MAILBOX_PORT', 'the mailbox stand-in');
@@ -39,6 +38,7 @@ async function main({ dev }) {
     let { databaseUrl } = settings;
     if (!databaseUrl) {
       const postgres = await startPostgres(settings.dataDir);
+      postgres.watch((words) => console.error(words));
       cleanUps.push(postgres.stop);
       databaseUrl = postgres.url;
     }
@@ -57,10 +57,10 @@ async function main({ dev }) {
           `The ${name} process ended (${code}) and is started again in ${again} s. Its log is ${path.join(settings.logs, `${name}.log`)}`,
         );
       },
-      { watch: true, onStart: () => hold.write(processes.pids()) },
+      { watch: true },
     );
     cleanUps.push(() => processes.stop());
-    await startApplication({ processes, hold, environment, dev, mailbox: !settings.smtpUrl });
+    await startApplication({ processes, environment, dev, mailbox: !settings.smtpUrl });
     report(settings, began, demonstration);
   } catch (error) {
     console.error(error instanceof Sentence ? error.message : error);

@@ -30,8 +30,7 @@ async function main() {
   };
   for (const name of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(name, () => leave(1));
   try {
-    const hold = await holdDataFolder(DATA_DIR);
-    cleanUps.push(hold.release);
+    cleanUps.push(await holdDataFolder(DATA_DIR));
     await ensurePackages();
     await step('formatting', [bin('prettier/bin/prettier.cjs'), '--check', '--log-level', 'warn', '.']);
     await step('types', [bin('typescript/bin/tsc'), '--noEmit']);
@@ -49,7 +48,7 @@ async function main() {
     const postgres = await startPostgres(DATA_DIR);
     cleanUps.push(postgres.stop);
     await vitest(postgres.url);
-    await endToEnd(postgres.url, hold);
+    await endToEnd(postgres.url);
   } catch (error) {
     console.error(error.message ?? error);
     tally.failed++;
@@ -83,10 +82,17 @@ async function vitest(databaseUrl) {
   count('unit and database tests', result?.numPassedTests, result?.numFailedTests, { code, output, began });
 }
 
-async function endToEnd(databaseUrl, hold) {
+async function endToEnd(databaseUrl) {
   const chromium = await ensureChromium();
   const [port, smtp, http] = [await freePort(), await freePort(), await freePort()];
-  const settings = { port, host: '127.0.0.1', mailboxSmtpPort: smtp, mailboxPort: http, now: NOW };
+  const settings = {
+    dataDir: DATA_DIR,
+    port,
+    host: '127.0.0.1',
+    mailboxSmtpPort: smtp,
+    mailboxPort: http,
+    now: NOW,
+  };
   const environment = { ...environmentFor(settings, databaseUrl), NEXT_DIST_DIR: '.test/next' };
   await prepareDatabase(environment, '--demonstration');
   await ensureBuild('.test/next', environment);
@@ -94,7 +100,7 @@ async function endToEnd(databaseUrl, hold) {
     console.error(`The ${name} process ended (${code}).`),
   );
   cleanUps.push(() => processes.stop());
-  await startApplication({ processes, hold, environment });
+  await startApplication({ processes, environment });
   const report = path.join(DATA_DIR, 'e2e.json');
   await rm(report, { force: true });
   const began = Date.now();

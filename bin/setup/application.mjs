@@ -15,10 +15,10 @@ export async function prepareDatabase(environment, flag) {
 }
 
 /**
- * Starts the web server, the worker and, where no mail server is named, the mailbox stand-in, writes down which processes they are, and waits
- * until the application answers.
+ * Starts the web server, the worker and, where no mail server is named, the mailbox stand-in, and waits until the
+ * application answers.
  */
-export async function startApplication({ processes, hold, environment, dev = false, mailbox = true }) {
+export async function startApplication({ processes, environment, dev = false, mailbox = true }) {
   const { bundle } = await import('../bundle.mjs');
   const { PORT: port, HOST: host } = environment;
   const web = [NEXT, dev ? 'dev' : 'start', '-p', port, '-H', host];
@@ -30,7 +30,6 @@ export async function startApplication({ processes, hold, environment, dev = fal
   ]) {
     await processes.start(name, [await bundle(entry)], { env: environment, cwd: ROOT });
   }
-  await hold.write(processes.pids());
   await answering(`http://${host === '0.0.0.0' ? '127.0.0.1' : host}:${port}/health`);
 }
 

@@ -19,10 +19,17 @@ export async function freePort() {
   throw new Sentence('No free port was found on 127.0.0.1.');
 }
 
-/** Says which port is taken and how to choose another. */
+/** How long a port may still be held by an application that is ending, in milliseconds. */
+const ENDING = 3_000;
+
+/** Waits for a port that is still being let go of; else says which is taken and how to choose another. */
 export async function requireFree(port, host, setting, what) {
-  if (await isFree(port, host)) return;
-  throw new Sentence(
-    `Port ${port} on ${host}, for ${what}, is in use. Stop what runs there, or choose another: ${setting}=${port + 1} npm start`,
-  );
+  const until = Date.now() + ENDING;
+  while (!(await isFree(port, host))) {
+    if (Date.now() >= until)
+      throw new Sentence(
+        `Port ${port} on ${host}, for ${what}, is in use. Stop what runs there, or choose another: ${setting}=${port + 1} npm start`,
+      );
+    await new Promise((resolve) => setTimeout(resolve, 200));
+  }
 }

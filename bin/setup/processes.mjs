@@ -24,11 +24,10 @@ export class Processes {
    * @param onEnd hears the name and code of a process that ended by itself, and in how many seconds it is started again
    * @param watch whether it is started again
    */
-  constructor(logs, onEnd, { watch = false, onStart = async () => {} } = {}) {
+  constructor(logs, onEnd, { watch = false } = {}) {
     this.logs = logs;
     this.onEnd = onEnd;
     this.watch = watch;
-    this.onStart = onStart;
   }
 
   /** Starts a Node.js program. */
@@ -53,15 +52,10 @@ export class Processes {
       const timer = setTimeout(() => {
         this.#timers.delete(timer);
         this.#run(name, args, { env, cwd, show }, Math.min(2 * wait, LONGEST_PAUSE));
-        void this.onStart();
       }, wait);
       this.#timers.add(timer);
     });
     return child;
-  }
-
-  pids() {
-    return [...this.#children.values()].map((child) => child.pid);
   }
 
   /** Asks all to stop, and after ten seconds makes them. */

@@ -1,3 +1,5 @@
+import { createHash } from 'node:crypto';
+import { existsSync, readFileSync } from 'node:fs';
 import path from 'node:path';
 import { ROOT } from './root.mjs';
 import { Sentence } from './sentence.mjs';
@@ -30,6 +32,10 @@ export function environmentFor(settings, databaseUrl) {
     HOST: settings.host,
     ...(settings.appUrl ? { APP_URL: settings.appUrl } : {}),
     DATABASE_URL: databaseUrl,
+    // What they belong to: a killed start leaves them behind, and the next one finds them by it.
+    FAIRQUILL_DATA: settings.dataDir ?? '',
+    // A private database whose files were copied elsewhere is another one.
+    FAIRQUILL_MACHINE: settings.databaseUrl ? '' : machineOf(settings.dataDir ?? ''),
     SMTP_URL: settings.smtpUrl ?? `smtp://127.0.0.1:${settings.mailboxSmtpPort}`,
     MAILBOX_SMTP_PORT: String(settings.mailboxSmtpPort),
     MAILBOX_PORT: String(settings.mailboxPort),
@@ -38,6 +44,12 @@ export function environmentFor(settings, databaseUrl) {
       process.env.FAIRQUILL_DEMONSTRATION ?? (isLoopback(settings.host) ? 'yes' : 'no'),
     ...(settings.now ? { FAIRQUILL_NOW: settings.now } : {}),
   };
+}
+
+/** Names this machine and the data folder on it, without telling either. */
+function machineOf(dataDir) {
+  const machine = existsSync('/etc/machine-id') ? readFileSync('/etc/machine-id', 'utf8').trim() : '';
+  return createHash('sha256').update(`${machine} ${dataDir}`).digest('hex').slice(0, 24);
 }
 
 /** Whether a host can be reached from this machine alone. */

@@ -76,10 +76,11 @@ describe('a start that cannot be says why in a sentence, and shows no stack', ()
 
 describe('a data folder', () => {
   const left: ReturnType<typeof spawn>[] = [];
-  const idle = (...words: string[]) => {
+  const idle = (environment: Record<string, string>, ...words: string[]) => {
     const child = spawn(process.execPath, ['-e', 'setInterval(() => {}, 1000)', ...words], {
       detached: true,
       stdio: 'ignore',
+      env: { ...process.env, ...environment },
     });
     left.push(child);
     return child;
@@ -87,19 +88,17 @@ describe('a data folder', () => {
   afterEach(() => left.splice(0).forEach((child) => child.kill('SIGKILL')));
 
   it('is used by one start at a time', async () => {
-    const running = idle('bin/start.mjs');
-    await writeFile(path.join(dataDir, 'running.json'), JSON.stringify({ pid: running.pid, children: [] }));
+    const running = idle({}, 'bin/start.mjs');
+    await writeFile(path.join(dataDir, 'running.json'), JSON.stringify({ pid: running.pid }));
     expect(start({}).said).toBe(
       `Fair Quill runs already on this data (process ${running.pid}). Stop it first, or choose another DATA_DIR.\n`,
     );
   });
 
   it('is freed of what a killed start left, and of nothing else', async () => {
-    const [orphan, stranger] = [idle('fair-quill', 'worker'), idle('another program')];
-    await writeFile(
-      path.join(dataDir, 'running.json'),
-      JSON.stringify({ pid: 2 ** 22 - 1, children: [orphan.pid, stranger.pid] }),
-    );
+    const orphan = idle({ FAIRQUILL_DATA: dataDir });
+    const stranger = idle({ FAIRQUILL_DATA: `${dataDir}-of-another` });
+    await writeFile(path.join(dataDir, 'running.json'), JSON.stringify({ pid: 2 ** 22 - 1 }));
     const gone = new Promise((resolve) => orphan.once('exit', (_, signal) => resolve(signal)));
     start({ DATABASE_URL: 'postgres://a:b@127.0.0.1:1/none' });
     expect(await gone).toBe('SIGKILL');

@@ -9,6 +9,7 @@ import { MEMBER, SESSION, SIGNATURE } from './models/member';
 import { DELIVERY_EVENT, MESSAGE, MESSAGE_RECIPIENT } from './models/message';
 import { BOOKING, BOOKING_ITEM, PROJECT, PROJECT_CONTACT, PROJECT_PARTNER } from './models/project';
 import { PASSAGE, TEMPLATE, TEMPLATE_GROUP, TEMPLATE_VERSION } from './models/template';
+import { withoutValues } from './withoutValues';
 
 /** Every table by its name, in an order in which rows may be written. */
 export const TABLES = {
@@ -71,6 +72,11 @@ export function openDatabase(url: string, { connections = 8 }: { connections?: n
     pool: { max: connections, min: 0, idle: 10_000, acquire: 15_000 },
     dialectOptions: { application_name: 'fair-quill', connectionTimeoutMillis: 10_000 },
   });
+  const query = sequelize.query.bind(sequelize);
+  sequelize.query = ((...asked: Parameters<typeof query>) =>
+    query(...asked).catch((error: unknown) => {
+      throw withoutValues(error);
+    })) as typeof sequelize.query;
   const models = Object.fromEntries(
     Object.entries(TABLES).map(([name, columns]) => [name, table(sequelize, name, columns as never)]),
   ) as unknown as Models;

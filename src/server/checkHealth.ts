@@ -1,10 +1,30 @@
+import { sendingNow } from '../data/repositories/sendingState';
 import { connection } from './connection';
 
-/** Whether the application can work. */
-export async function checkHealth(): Promise<{ database: 'answers' | 'silent' }> {
+export interface Health {
+  database: 'answers' | 'silent';
+  worker?: 'seen' | 'not seen';
+  /** letters whose time has come and that have not gone */
+  waiting?: number;
+  /** since when the mail server takes none, of some senders or of all */
+  mailServer?: 'takes letters' | 'takes none' | 'takes none of some senders';
+}
+
+/** Whether the application can work: show what it has, and send. No words of a letter or of a server are in it. */
+export async function checkHealth(): Promise<Health> {
   try {
-    await connection().sequelize.query('select 1');
-    return { database: 'answers' };
+    const { sends, waiting, troubles } = await sendingNow(connection());
+    return {
+      database: 'answers',
+      worker: sends ? 'seen' : 'not seen',
+      waiting,
+      mailServer:
+        troubles.length === 0
+          ? 'takes letters'
+          : troubles[0]!.sender === ''
+            ? 'takes none'
+            : 'takes none of some senders',
+    };
   } catch {
     return { database: 'silent' };
   }

@@ -2,7 +2,6 @@ import type { Metadata } from 'next';
 import { needsSomebody } from '../../server/sending/needsSomebody';
 import { lateAfter } from '../../server/sending/sendingState';
 import { today } from '../../server/today';
-import { Shell } from '../../ui/shell/Shell';
 import { TodayPage } from '../../ui/today/TodayPage';
 import { requireMember } from '../session';
 
@@ -11,9 +10,5 @@ export const metadata: Metadata = { title: 'Today' };
 export default async function Today() {
   const member = await requireMember();
   const [shown, needs, hours] = await Promise.all([today(member), needsSomebody(member), lateAfter(member)]);
-  return (
-    <Shell member={member}>
-      <TodayPage today={shown} needs={needs} me={member.key} lateAfter={hours} />
-    </Shell>
-  );
+  return <TodayPage today={shown} needs={needs} me={member.key} lateAfter={hours} />;
 }

@@ -124,7 +124,8 @@ async function fill(
     readWords(text, facts),
   ]);
   if ('offline' in answer) return 'There is no connection.';
-  if (answer.status !== 200) return 'This record is no longer there.';
+  if (answer.status === 404) return 'This record is no longer there.';
+  if (answer.status !== 200) return 'The server cannot fill it at the moment. Try again.';
   if (!reading.template) return 'The words have mistakes: see them under Words.';
   const desk = new WritingDesk({ ...answer.body, templates: [{ ...reading.template, key, version: 0 }] });
   return desk.fill(start, { template: key, answers: {} }) ?? 'This template cannot be filled.';

@@ -3,6 +3,9 @@ import type { ChangedFact } from '../../core/writing/factsOf';
 /** What the server answers, or why it did not. */
 export type Answer<T> = { status: number; body: T } | { offline: true };
 
+/** An answer that is none of ours: something between us and the server, or the server on its way down. */
+const NO_WORDS = { error: 'The server did not answer properly. Nothing has changed.' };
+
 /** Asks the server for JSON, or gives it some. Never throws: no connection is an answer, too. */
 export async function askServer<T>(path: string, send?: unknown, method = 'POST'): Promise<Answer<T>> {
   try {
@@ -12,7 +15,7 @@ export async function askServer<T>(path: string, send?: unknown, method = 'POST'
         ? {}
         : { method, headers: { 'content-type': 'application/json' }, body: JSON.stringify(send) }),
     });
-    return { status: response.status, body: (await response.json()) as T };
+    return { status: response.status, body: (await response.json().catch(() => NO_WORDS)) as T };
   } catch {
     return { offline: true };
   }

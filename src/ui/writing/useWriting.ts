@@ -44,7 +44,8 @@ export function useWriting(
     const answer = await askServer<Facts>(`/api/writing?from=${encodeURIComponent(from)}`);
     if ('offline' in answer) return setWriting((before) => (again ? before : { state: 'offline' }));
     if (answer.status === 401) return signInAgain();
-    if (answer.status !== 200) return setWriting({ state: answer.status === 404 ? 'missing' : 'failed' });
+    if (answer.status === 404) return setWriting({ state: 'missing' });
+    if (answer.status !== 200) return setWriting((before) => (again ? before : { state: 'failed' }));
     const facts = answer.body;
     const key = draftKey(`${facts.business} ${facts.member}`, start);
     const begun = again?.();

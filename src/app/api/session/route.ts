@@ -1,8 +1,8 @@
 import { cookies } from 'next/headers';
-import { object, string, ValidationError } from 'yup';
+import { object, string } from 'yup';
 import { signIn, signOut } from '../../../server/signIn';
-import { readJson, Refused } from '../readJson';
-import { isSameOrigin, refuseOrigin } from '../../sameOrigin';
+import { answered } from '../answered';
+import { readJson } from '../readJson';
 import { isUnderTls } from '../../ownAddress';
 import { sessionCookie } from '../../session';
 
@@ -19,12 +19,8 @@ const REFUSALS = {
 
 /** Signs in. */
 export async function POST(request: Request): Promise<Response> {
-  if (!isSameOrigin(request)) return refuseOrigin();
-  try {
-    const { email, password } = await CREDENTIALS.validate(await readJson(request, 2_000), {
-      abortEarly: false,
-      strict: true,
-    });
+  return answered(request, async () => {
+    const { email, password } = await CREDENTIALS.validate(await readJson(request, 2_000), { strict: true });
     const result = await signIn(email.trim(), password, addressOf(request));
     if ('refused' in result) {
       const { status, error } = REFUSALS[result.refused];
@@ -38,14 +34,7 @@ export async function POST(request: Request): Promise<Response> {
       expires: result.expires,
     });
     return Response.json({});
-  } catch (error) {
-    if (error instanceof Refused) return error.answer();
-    if (error instanceof ValidationError) {
-      const first = error.inner.find(({ path }) => path === 'email') ?? error.inner[0] ?? error;
-      return Response.json({ error: first.message, field: first.path }, { status: 400 });
-    }
-    throw error;
-  }
+  });
 }
 
 /** Where a try comes from, as the server in front of this one says. */
@@ -55,10 +44,11 @@ function addressOf(request: Request): string {
 
 /** Signs out. */
 export async function DELETE(request: Request): Promise<Response> {
-  if (!isSameOrigin(request)) return refuseOrigin();
-  const jar = await cookies();
-  const token = jar.get(sessionCookie())?.value;
-  if (token) await signOut(token);
-  jar.delete({ name: sessionCookie(), path: '/', secure: isUnderTls() });
-  return Response.json({});
+  return answered(request, async () => {
+    const jar = await cookies();
+    const token = jar.get(sessionCookie())?.value;
+    if (token) await signOut(token);
+    jar.delete({ name: sessionCookie(), path: '/', secure: isUnderTls() });
+    return Response.json({});
+  });
 }

@@ -1,0 +1,29 @@
+import { ValidationError } from 'yup';
+import { isDatabaseAway } from '../../server/databaseAway';
+import { isSameOrigin, refuseOrigin } from '../sameOrigin';
+import { Refused } from './readJson';
+
+/**
+ * Answers a request of our own pages. What cannot be read is refused in words, and what fails is told; nothing of what
+ * was sent is said back.
+ */
+export async function answered(request: Request, answer: () => Promise<Response>): Promise<Response> {
+  if (request.method !== 'GET' && !isSameOrigin(request)) return refuseOrigin();
+  try {
+    return await answer();
+  } catch (error) {
+    if (error instanceof Refused) return error.answer();
+    if (error instanceof ValidationError) {
+      const first = error.inner[0] ?? error;
+      return Response.json({ error: first.message, field: first.path }, { status: 400 });
+    }
+    if (isDatabaseAway(error))
+      return failed(503, 'The server cannot reach its data at the moment. Try again soon.');
+    console.error(error);
+    return failed(500, 'The server could not do this. It is written in its log.');
+  }
+}
+
+function failed(status: number, error: string): Response {
+  return Response.json({ error }, { status });
+}
