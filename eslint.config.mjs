@@ -1,7 +1,7 @@
 import tseslint from 'typescript-eslint';
 
 export default tseslint.config(
-  { ignores: ['node_modules/', '.next/', '.test/', '.data/', '.bench/', 'next-env.d.ts'] },
+  { ignores: ['node_modules/', '.next/', '.test/', '.data/', '.bench/', '.chaos/', 'next-env.d.ts'] },
   ...tseslint.configs.strict,
   {
     rules: {

@@ -49,7 +49,7 @@ async function main({ dev }) {
       demonstration ? '--demonstration-if-empty' : '--no-demonstration',
     );
     if (done) console.log(done);
-    if (!dev) await ensureBuild('.next', environment);
+    if (!dev) await ensureBuild(process.env.NEXT_DIST_DIR || '.next', environment);
     const processes = new Processes(
       settings.logs,
       (name, code, again) => {

@@ -49,6 +49,7 @@ async function main() {
     cleanUps.push(postgres.stop);
     await vitest(postgres.url);
     await endToEnd(postgres.url);
+    await step('kills and faults', [path.join(ROOT, 'bin/chaos.mjs'), '60'], { NEXT_DIST_DIR: '.test/next' });
   } catch (error) {
     console.error(error.message ?? error);
     tally.failed++;
@@ -58,9 +59,9 @@ async function main() {
 }
 
 /** Runs a check that passes or fails as a whole. */
-async function step(name, args) {
+async function step(name, args, more = {}) {
   const began = Date.now();
-  const { code, output } = await command(process.execPath, args, { cwd: ROOT });
+  const { code, output } = await command(process.execPath, args, { cwd: ROOT, env: { ...process.env, ...more } });
   const passed = code === 0;
   tally[passed ? 'passed' : 'failed']++;
   say(name, passed ? 'passed' : 'failed', began);

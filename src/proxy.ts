@@ -11,6 +11,10 @@ export function proxy(request: NextRequest): NextResponse {
         status: 421,
       },
     );
+  if (!isReadable(request.nextUrl.pathname))
+    return NextResponse.json({ error: 'This address cannot be read.' }, { status: 400 });
+  // A letter's own page has a stricter policy of its own.
+  if (request.nextUrl.pathname.startsWith('/letter-html/')) return NextResponse.next();
   const nonce = btoa(crypto.randomUUID());
   const policy = contentSecurityPolicy(nonce, process.env.NODE_ENV === 'development');
   const headers = new Headers(request.headers);
@@ -28,7 +32,16 @@ export function proxy(request: NextRequest): NextResponse {
   return response;
 }
 
+/** Whether an address is UTF-8 under its percent signs (RFC 3986, 2.5) and has no NUL in it. */
+function isReadable(path: string): boolean {
+  try {
+    return !decodeURIComponent(path).includes('\0');
+  } catch {
+    return false;
+  }
+}
+
 export const config = {
-  // Built assets need no policy, a letter's own page has a stricter one; uploads, which come later, must not pass through here, as it cuts large bodies.
-  matcher: ['/((?!_next/static|_next/image|favicon.ico|offline.html|letter-html/).*)'],
+  // Built assets need no policy; uploads, which come later, must not pass through here, as it cuts large bodies.
+  matcher: ['/((?!_next/static|_next/image|favicon.ico|offline.html).*)'],
 };

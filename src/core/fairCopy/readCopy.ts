@@ -79,8 +79,7 @@ function readNode(
 ): CopyNode {
   const given = asObject(json);
   const type = given.type as CopyType;
-  if (!allowed.includes(type))
-    throw new UnreadableCopy(`There is no place for “${String(type).slice(0, 40)}” here.`);
+  if (!allowed.includes(type)) throw new UnreadableCopy('Something in it stands where it has no place.');
   if (++counted.nodes > MOST_NODES || depth > DEEPEST) throw new UnreadableCopy('The letter is too large.');
   const node: CopyNode = { type };
   const attrs = readAttrs(type, asObject(given.attrs ?? {}));
@@ -148,7 +147,7 @@ function readAttrs(type: CopyType, given: Record<string, unknown>): CopyAttrs {
 function readMark(json: unknown): CopyMark[] {
   const { type, attrs: given } = asObject(json);
   if (!MARKS.has(type as string))
-    throw new UnreadableCopy(`There is no mark “${String(type).slice(0, 40)}”.`);
+    throw new UnreadableCopy('Something in it is marked in a way that no letter is.');
   if (type === 'bold' || type === 'italic' || type === 'code' || type === 'signature') return [{ type }];
   const attrs = asObject(given);
   if (type === 'value') return [{ type, attrs: { id: text(attrs.id), said: text(attrs.said) } }];

@@ -1,0 +1,149 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { request } from 'node:http';
+import path from 'node:path';
+
+export interface Route {
+  /** as in the tree: /api/letters/[id]/cure */
+  path: string;
+  /** a page is fetched only */
+  methods: readonly string[];
+  isPage: boolean;
+  /** whether it reads words behind a question mark */
+  asks: boolean;
+}
+
+const APP = path.join(import.meta.dirname, '..', 'src', 'app');
+
+/** Every page and every handler there is, from the tree itself: a new one is in it by being there. */
+export function everyRoute(): Route[] {
+  return readdirSync(APP, { recursive: true, encoding: 'utf8' })
+    .filter((file) => /(?:^|\/)(?:route\.ts|page\.tsx)$/.test(file))
+    .map((file) => {
+      const isPage = file.endsWith('page.tsx');
+      const words = readFileSync(path.join(APP, file), 'utf8');
+      const methods = [...words.matchAll(/export (?:async )?function (GET|POST|PUT|PATCH|DELETE)\b/g)];
+      return {
+        path: `/${path.dirname(file)}`.replace(/^\/\.$/, '/'),
+        methods: isPage ? ['GET'] : methods.map(([, method]) => method!),
+        isPage,
+        asks: words.includes('searchParams'),
+      };
+    })
+    .sort((a, b) => (a.path < b.path ? -1 : 1));
+}
+
+/** What stands for a part of a path in the demonstration; every part of every route has one. */
+const PARTS: Readonly<Record<string, Readonly<Record<string, string>>>> = {
+  '/api/invoices/[key]/payments': { key: 'LPC-1048' },
+  '/api/templates/[key]': { key: 'first-reminder' },
+  '/clients/[key]': { key: 'hartigan' },
+  '/templates/[key]': { key: 'first-reminder' },
+  '/work/[kind]': { kind: 'invoices' },
+  '/work/[kind]/[key]': { kind: 'invoices', key: 'LPC-1048' },
+};
+
+/** Words that follow a path, where it asks for some. */
+const ASKED: Readonly<Record<string, string>> = {
+  '/api/letters': '?find=invoice',
+  '/api/starts': '?kind=invoice&find=LPC',
+  '/api/templates': '?find=invoice',
+  '/api/writing': '?from=invoice:LPC-1048',
+  '/write': '?from=invoice:LPC-1048',
+};
+
+/** What each handler is sent by our own pages, with a version that is never the present one: nothing is changed. */
+export const BODIES: Readonly<Record<string, object>> = {
+  'POST /api/invoices/[key]/payments': {
+    version: 999_999,
+    amount: 100,
+    paid_on: '2026-11-25',
+    method: 'cash',
+  },
+  'DELETE /api/invoices/[key]/payments': { version: 999_999, position: 0 },
+  'POST /api/letters': {
+    id: '00000000-0000-4000-8000-000000000000',
+    from: 'invoice:LPC-1048',
+    templateVersion: 999_999,
+    choices: {
+      template: 'first-reminder',
+      answers: {},
+      recipients: ['contact:hale'],
+      stets: ['x'],
+      leftOut: ['x'],
+    },
+    document: { type: 'doc', content: [{ type: 'subject' }] },
+    facts: { values: {}, parts: [], to: [] },
+  },
+  'POST /api/letters/[id]/cure': { cure: 'settle', version: 999_999 },
+  'POST /api/letters/[id]/take-back': {},
+  'POST /api/occasions': { occasion: 'none of ours', rest: 'next week' },
+  'DELETE /api/occasions': { occasion: 'none of ours' },
+  'PUT /api/occasions': { reminderSpacing: 7 },
+  'POST /api/sending': {},
+  'PUT /api/sending': { lateAfter: 6 },
+  'POST /api/session': { email: 'nobody@larkfield.example', password: 'wrong' },
+  'DELETE /api/session': {},
+  'POST /api/templates/[key]': { version: 999_999, text: '---\nname: First reminder\nfrom: invoice\n---\n' },
+};
+
+/**
+ * A route's address, with its parts filled.
+ * @param others for its parts, before those of the demonstration
+ */
+export function addressOf(
+  route: Route,
+  others: Readonly<Record<string, string>>,
+  asked = ASKED[route.path] ?? '',
+): string {
+  const filled = route.path.replace(/\[(\w+)\]/g, (_, name: string) => {
+    const value = others[name] ?? PARTS[route.path]?.[name];
+    if (value === undefined)
+      throw new Error(`${route.path} needs a sample of its “${name}” in everyRoute.ts.`);
+    return value;
+  });
+  return filled + asked;
+}
+
+export interface Asked {
+  method: string;
+  address: string;
+  cookie?: string;
+  body?: string;
+  headers?: Record<string, string>;
+}
+
+export interface Answered {
+  status: number;
+  words: string;
+  location: string;
+}
+
+/** Sends a request exactly as it is written: no address is put in order on the way. */
+export function ask({ method, address, cookie, body, headers = {} }: Asked): Promise<Answered> {
+  const base = new URL(process.env.BASE_URL!);
+  return new Promise((resolve, reject) => {
+    const sent = request(
+      {
+        host: base.hostname,
+        port: base.port,
+        method,
+        path: address,
+        headers: {
+          ...(method === 'GET' ? {} : { origin: base.origin, 'content-type': 'application/json' }),
+          ...(cookie ? { cookie: `fair-quill-session=${cookie}` } : {}),
+          ...(body === undefined ? {} : { 'content-length': String(Buffer.byteLength(body)) }),
+          ...headers,
+        },
+      },
+      (answer) => {
+        let words = '';
+        answer.setEncoding('utf8').on('data', (chunk: string) => (words += chunk));
+        answer.on('end', () =>
+          resolve({ status: answer.statusCode!, words, location: answer.headers.location ?? '' }),
+        );
+      },
+    );
+    sent.on('error', reject);
+    sent.end(body);
+  });
+}
