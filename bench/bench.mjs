@@ -43,7 +43,7 @@ async function hostile() {
 }
 
 async function sending() {
-  const url = await database();
+  const { url, ownerUrl } = await database();
   const http = await freePort();
   const smtp = await freePort();
   const environment = environmentFor(
@@ -56,7 +56,7 @@ async function sending() {
     },
     url,
   );
-  await prepareDatabase(environment, '--demonstration');
+  await prepareDatabase(environment, '--demonstration', ownerUrl);
   const logs = path.join(DATA_DIR, 'logs');
   const processes = new Processes(logs, () => undefined);
   cleanUps.push(() => processes.stop());
@@ -72,7 +72,7 @@ async function database() {
   await ensurePackages();
   const postgres = await startPostgres(DATA_DIR);
   cleanUps.push(postgres.stop);
-  return postgres.url;
+  return postgres;
 }
 
 async function filling() {
@@ -91,7 +91,7 @@ async function run(args, env = process.env) {
 }
 
 async function main() {
-  const url = await database();
+  const { url, ownerUrl } = await database();
   const [port, smtp, http] = [await freePort(), await freePort(), await freePort()];
   const settings = {
     dataDir: DATA_DIR,
@@ -102,8 +102,8 @@ async function main() {
     now: NOW,
   };
   const environment = environmentFor(settings, url);
-  await prepareDatabase(environment, '--demonstration');
-  await run([await bundle('bench/pages.ts')], environment);
+  await prepareDatabase(environment, '--demonstration', ownerUrl);
+  await run([await bundle('bench/pages.ts')], { ...environment, DATABASE_OWNER_URL: ownerUrl });
   await ensureBuild('.next', environment);
   const processes = new Processes(path.join(DATA_DIR, 'logs'), () => undefined);
   cleanUps.push(() => processes.stop());

@@ -1,11 +1,13 @@
 import path from 'node:path';
 import { prepareDatabase } from '../src/server/prepareDatabase';
 
-// Brings a database up to date; with --demonstration loads the demonstration business anew, with
+// Brings a database up to date, as the owner of its tables; with --demonstration loads the demonstration business anew, with
 // --demonstration-if-empty only where there is no business yet.
 const [root = '.', ...flags] = process.argv.slice(2);
 try {
-  const done = await prepareDatabase(process.env.DATABASE_URL ?? '', {
+  const { DATABASE_URL: url = '', DATABASE_OWNER_URL: ownerUrl } = process.env;
+  const done = await prepareDatabase(ownerUrl || url, {
+    ...(ownerUrl ? { role: decodeURIComponent(new URL(url).username) } : {}),
     migrations: path.join(root, 'src/data/migrations'),
     demonstration: path.join(root, 'src/data/demonstration'),
     load: flags.includes('--demonstration')

@@ -35,18 +35,19 @@ async function main({ dev }) {
     await requireFree(settings.mailboxSmtpPort, '127.0.0.1', 'MAILBOX_SMTP_PORT', 'the mailbox stand-in');
     await requireFree(settings.mailboxPort, '127.0.0.1', 'MAILBOX_PORT', 'the mailbox stand-in');
     await ensurePackages();
-    let { databaseUrl } = settings;
+    let { databaseUrl, ownerUrl } = settings;
     if (!databaseUrl) {
       const postgres = await startPostgres(settings.dataDir);
       postgres.watch((words) => console.error(words));
       cleanUps.push(postgres.stop);
-      databaseUrl = postgres.url;
+      ({ url: databaseUrl, ownerUrl } = postgres);
     }
     const environment = environmentFor(settings, databaseUrl);
     const demonstration = environment.FAIRQUILL_DEMONSTRATION === 'yes';
     const done = await prepareDatabase(
       environment,
       demonstration ? '--demonstration-if-empty' : '--no-demonstration',
+      ownerUrl,
     );
     if (done) console.log(done);
     if (!dev) await ensureBuild(process.env.NEXT_DIST_DIR || '.next', environment);

@@ -47,8 +47,8 @@ async function main() {
     ]);
     const postgres = await startPostgres(DATA_DIR);
     cleanUps.push(postgres.stop);
-    await vitest(postgres.url);
-    await endToEnd(postgres.url);
+    await vitest(postgres.ownerUrl);
+    await endToEnd(postgres);
     await step('kills and faults', [path.join(ROOT, 'bin/chaos.mjs'), '60'], { NEXT_DIST_DIR: '.test/next' });
   } catch (error) {
     console.error(error.message ?? error);
@@ -61,7 +61,10 @@ async function main() {
 /** Runs a check that passes or fails as a whole. */
 async function step(name, args, more = {}) {
   const began = Date.now();
-  const { code, output } = await command(process.execPath, args, { cwd: ROOT, env: { ...process.env, ...more } });
+  const { code, output } = await command(process.execPath, args, {
+    cwd: ROOT,
+    env: { ...process.env, ...more },
+  });
   const passed = code === 0;
   tally[passed ? 'passed' : 'failed']++;
   say(name, passed ? 'passed' : 'failed', began);
@@ -83,7 +86,7 @@ async function vitest(databaseUrl) {
   count('unit and database tests', result?.numPassedTests, result?.numFailedTests, { code, output, began });
 }
 
-async function endToEnd(databaseUrl) {
+async function endToEnd({ url: databaseUrl, ownerUrl }) {
   const chromium = await ensureChromium();
   const [port, smtp, http] = [await freePort(), await freePort(), await freePort()];
   const settings = {
@@ -95,7 +98,7 @@ async function endToEnd(databaseUrl) {
     now: NOW,
   };
   const environment = { ...environmentFor(settings, databaseUrl), NEXT_DIST_DIR: '.test/next' };
-  await prepareDatabase(environment, '--demonstration');
+  await prepareDatabase(environment, '--demonstration', ownerUrl);
   await ensureBuild('.test/next', environment);
   const processes = new Processes(path.join(DATA_DIR, 'logs'), (name, code) =>
     console.error(`The ${name} process ended (${code}).`),

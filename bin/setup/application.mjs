@@ -5,11 +5,17 @@ import { Sentence } from './sentence.mjs';
 
 const NEXT = path.join(ROOT, 'node_modules', 'next', 'dist', 'bin', 'next');
 
-/** Migrates the database and loads the demonstration business as the flag says. Gives what was done, in words. */
-export async function prepareDatabase(environment, flag) {
+/**
+ * Migrates the database and loads the demonstration business as the flag says. Gives what was done, in words.
+ * @param ownerUrl the database as the owner of its tables, where the application works as another role
+ */
+export async function prepareDatabase(environment, flag, ownerUrl = '') {
   const { bundle } = await import('../bundle.mjs');
   const args = [await bundle('bin/prepare.ts'), ROOT, flag];
-  const { code, output } = await command(process.execPath, args, { env: environment, cwd: ROOT });
+  const { code, output } = await command(process.execPath, args, {
+    env: { ...environment, DATABASE_OWNER_URL: ownerUrl },
+    cwd: ROOT,
+  });
   if (code !== 0) throw new Sentence(output.trim());
   return output.trim();
 }

@@ -15,7 +15,10 @@ export async function withDatabase(entry, args) {
     const { bundle } = await import('../bundle.mjs');
     const running = await readFile(path.join(settings.dataDir, 'running.json'), 'utf8').catch(() => '');
     const postgres = settings.databaseUrl ? undefined : await startPostgres(settings.dataDir);
-    const env = environmentFor(settings, settings.databaseUrl ?? postgres.url);
+    const env = {
+      ...environmentFor(settings, settings.databaseUrl ?? postgres.url),
+      DATABASE_OWNER_URL: settings.databaseUrl ? (settings.ownerUrl ?? '') : postgres.ownerUrl,
+    };
     const child = spawn(process.execPath, [await bundle(entry), ...args(ROOT)], {
       env,
       cwd: ROOT,

@@ -63,14 +63,31 @@ pg.types.setTypeParser(pg.types.builtins.INT8, (text) => {
   return value;
 });
 
-/** Opens a database. Nothing is connected before the first query. */
-export function openDatabase(url: string, { connections = 8 }: { connections?: number } = {}): Database {
+/** Nothing that a page or a letter asks takes so long, in seconds; what does is ended. */
+const LONGEST_STATEMENT = 30;
+
+/**
+ * Opens a database. Nothing is connected before the first query.
+ * @param statementSeconds how long a statement may take; 0: as long as it does
+ */
+export function openDatabase(
+  url: string,
+  {
+    connections = 8,
+    statementSeconds = LONGEST_STATEMENT,
+  }: { connections?: number; statementSeconds?: number } = {},
+): Database {
   const sequelize = new Sequelize(url, {
     dialect: 'postgres',
     dialectModule: pg,
     logging: false,
     pool: { max: connections, min: 0, idle: 10_000, acquire: 15_000 },
-    dialectOptions: { application_name: 'fair-quill', connectionTimeoutMillis: 10_000 },
+    dialectOptions: {
+      application_name: 'fair-quill',
+      connectionTimeoutMillis: 10_000,
+      statement_timeout: statementSeconds * 1000,
+      idle_in_transaction_session_timeout: 60_000,
+    },
   });
   const query = sequelize.query.bind(sequelize);
   sequelize.query = ((...asked: Parameters<typeof query>) =>

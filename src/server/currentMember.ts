@@ -15,21 +15,26 @@ export interface CurrentMember {
   words: BookingWords;
 }
 
-/** The member of a session's token; undefined when it is unknown, revoked or over. */
+/** The member of a session's token; undefined when it is unknown, revoked, over, or was not used for too long. */
 export async function currentMember(token: string | undefined): Promise<CurrentMember | undefined> {
   if (!token) return undefined;
   const [found] = await connection().sequelize.query<
-    Omit<CurrentMember, 'words'> & { booking_label: string | null }
+    Omit<CurrentMember, 'words'> & { booking_label: string | null; away: boolean }
   >(
     `select member.business_id, business.name as business_name, member.id, member.key, member.full_name, member.role,
-       business.booking_label
+       business.booking_label, session.seen_at < now() - interval '5 minutes' as away
      from session
      join member on member.business_id = session.business_id and member.id = session.member_id
      join business on business.id = session.business_id
-     where session.token_hash = $hash and session.revoked_at is null and session.expires_at > now()`,
+     where session.token_hash = $hash and session.revoked_at is null and session.expires_at > now()
+       and session.seen_at > now() - make_interval(days => business.idle_days)`,
     { bind: { hash: hashToken(token) }, type: QueryTypes.SELECT },
   );
   if (!found) return undefined;
-  const { booking_label, ...member } = found;
+  const { booking_label, away, ...member } = found;
+  if (away)
+    await connection().sequelize.query('update session set seen_at = now() where token_hash = $hash', {
+      bind: { hash: hashToken(token) },
+    });
   return { ...member, words: bookingWords(booking_label) };
 }

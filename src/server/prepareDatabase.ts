@@ -2,7 +2,9 @@ import { openDatabase } from '../data/database';
 import { isEmpty, loadDemonstration, whyNotReset } from '../data/demonstration/loadDemonstration';
 import { readDemonstration } from '../data/demonstration/readDemonstration';
 import { inSentence } from '../data/databaseError';
+import { grantTo } from '../data/grants';
 import { migrate } from '../data/migrate';
+import { prepareJobs } from './jobs';
 
 export interface Preparation {
   /** the folder of the SQL migrations */
@@ -12,6 +14,8 @@ export interface Preparation {
   load: 'anew' | 'if empty' | 'never';
   /** what "today" in the demonstration data is read from */
   now: number;
+  /** the role that the application works as, where that is not the owner of the tables */
+  role?: string;
 }
 
 /**
@@ -20,11 +24,13 @@ export interface Preparation {
  */
 export async function prepareDatabase(
   url: string,
-  { migrations, demonstration, load, now }: Preparation,
+  { migrations, demonstration, load, now, role }: Preparation,
 ): Promise<string[]> {
-  const database = openDatabase(url, { connections: 3 });
+  const database = openDatabase(url, { connections: 3, statementSeconds: 0 });
   try {
     const ran = await migrate(database.sequelize, migrations);
+    await prepareJobs(url);
+    if (role) await grantTo(database.sequelize, role);
     const done = ran.length
       ? [`The database is up to date (${ran.length} ${ran.length === 1 ? 'migration' : 'migrations'} ran).`]
       : [];

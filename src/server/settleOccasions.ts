@@ -1,7 +1,7 @@
 import { isoOf } from '../core/dates/civil';
 import { plusWorkingDays } from '../core/dates/workingDays';
 import { RecordBook } from '../core/records/recordBook';
-import { restOccasion, setReminderSpacing, wakeOccasion } from '../data/repositories/occasionRests';
+import { restOccasion, wakeOccasion } from '../data/repositories/occasionRests';
 import { recordsOfBusiness } from '../data/repositories/recordsOfBusiness';
 import { now } from './clock';
 import { connection } from './connection';
@@ -33,9 +33,4 @@ export async function putOff(
 /** Undoes it. */
 export async function takeUpAgain({ business_id }: CurrentMember, occasion: string): Promise<void> {
   await wakeOccasion(connection(), business_id, occasion);
-}
-
-/** Settles how many days lie between one reminder and the next letter about an invoice. */
-export async function spaceReminders({ business_id }: CurrentMember, days: number): Promise<void> {
-  await setReminderSpacing(connection(), business_id, days);
 }

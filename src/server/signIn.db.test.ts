@@ -2,6 +2,7 @@ import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import { temporaryDatabase, withDemonstration, type TemporaryDatabase } from '../data/test/temporaryDatabase';
 import { connection } from './connection';
 import { currentMember } from './currentMember';
+import { changeSettings } from './settings';
 import { signIn, signOut } from './signIn';
 import { tidySessions } from './tidySessions';
 
@@ -88,6 +89,22 @@ describe('a session', () => {
     expect(await currentMember(secret)).toBeUndefined();
     await tidySessions(database);
     expect(await database.models.session.count()).toBe(0);
+  });
+
+  it('ends when it is not used for longer than the business lets pass', async () => {
+    const secret = await token();
+    const away = (days: number) =>
+      database.sequelize.query(`update session set seen_at = now() - interval '${days} days'`);
+    await away(13);
+    expect(await currentMember(secret)).toBeDefined();
+    // Now it has been used.
+    await database.sequelize.query("update session set seen_at = seen_at - interval '13 days'");
+    expect(await currentMember(secret)).toBeDefined();
+    const member = (await currentMember(secret))!;
+    await away(15);
+    expect(await currentMember(secret)).toBeUndefined();
+    await changeSettings(member, { idleDays: 20 });
+    expect(await currentMember(secret)).toBeDefined();
   });
 
   it('is none for anything else', async () => {

@@ -63,12 +63,13 @@ export async function signIn(email: string, password: string, from = 'unknown'):
     member_id: member.id,
     token_hash: hashToken(token),
     created_at: new Date(),
+    seen_at: new Date(),
     expires_at: expires,
   });
   return { token, expires };
 }
 
-/** Ends a session, whether it is still good or not. */
+/** Ends a session, whether it is still good or not. A device that signs in anew ends its former one so. */
 export async function signOut(token: string): Promise<void> {
   await connection().models.session.update(
     { revoked_at: new Date() },

@@ -8,7 +8,8 @@ import { templateFor } from '../core/occasions/templateFor';
 import { fullName } from '../core/people/names';
 import { proofLetter } from '../core/writing/proofLetter';
 import { WritingDesk, type FilledLetter } from '../core/writing/writingDesk';
-import { reminderSpacing, restingOccasions } from '../data/repositories/occasionRests';
+import { businessSettings } from '../data/repositories/businessSettings';
+import { restingOccasions } from '../data/repositories/occasionRests';
 import { pastLetters } from '../data/repositories/pastLetters';
 import { recordsOfBusiness } from '../data/repositories/recordsOfBusiness';
 import { passagesOfBusiness, templatesWithWords } from '../data/repositories/templatesOfBusiness';
@@ -41,7 +42,6 @@ export interface Today {
   visits: { key: string; time: string; name: string; service: string }[];
   /** what the business calls a booking, and several */
   words: BookingWords;
-  reminderSpacing: number;
 }
 
 const MOST_CARDS = 40;
@@ -55,16 +55,16 @@ export async function today({ business_id, id, key }: CurrentMember): Promise<To
   const moment = now();
   const until = new Date(moment + DAYS_AHEAD * 86_400_000);
   const scope = await scopeWorthWriting(database, business_id, new Date(moment), until);
-  const [records, letters, templates, passages, spacing] = await Promise.all([
+  const [records, letters, templates, passages, { reminderSpacing }] = await Promise.all([
     recordsOfBusiness(database, business_id, scope),
     pastLetters(database, business_id, id, scope),
     templatesWithWords(database, business_id, id),
     passagesOfBusiness(database, business_id),
-    reminderSpacing(database, business_id),
+    businessSettings(database, business_id),
   ]);
   const desk = new WritingDesk({ records: records!, now: moment, templates, passages, member: key });
   const { book } = desk;
-  const found = occasionsOf(book, letters, { reminderSpacing: spacing });
+  const found = occasionsOf(book, letters, { reminderSpacing });
   const resting = await restingOccasions(database, business_id, found.map(occasionId), isoOf(book.today));
   const open = found.flatMap((occasion) => {
     if (resting.has(occasionId(occasion))) return [];
@@ -79,7 +79,6 @@ export async function today({ business_id, id, key }: CurrentMember): Promise<To
     more: Math.max(0, open.length - MOST_CARDS),
     visits: visitsToday(desk),
     words: book.words,
-    reminderSpacing: spacing,
   };
 }
 

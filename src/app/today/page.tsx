@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
 import { needsSomebody } from '../../server/sending/needsSomebody';
-import { lateAfter } from '../../server/sending/sendingState';
+import { settingsOf } from '../../server/settings';
 import { today } from '../../server/today';
 import { TodayPage } from '../../ui/today/TodayPage';
 import { requireMember } from '../session';
@@ -9,6 +9,10 @@ export const metadata: Metadata = { title: 'Today' };
 
 export default async function Today() {
   const member = await requireMember();
-  const [shown, needs, hours] = await Promise.all([today(member), needsSomebody(member), lateAfter(member)]);
-  return <TodayPage today={shown} needs={needs} me={member.key} lateAfter={hours} />;
+  const [shown, needs, settings] = await Promise.all([
+    today(member),
+    needsSomebody(member),
+    settingsOf(member),
+  ]);
+  return <TodayPage today={shown} needs={needs} me={member.key} settings={settings} />;
 }

@@ -22,6 +22,7 @@ export const BUSINESS = {
   booking_label: or(text(), 'visit'),
   reminder_spacing: or(whole(), 7),
   hold_after_hours: or(whole(), 6),
+  idle_days: or(whole(), 14),
   custom: or(json<Custom>(), {}),
   version: or(whole(), 1),
 };

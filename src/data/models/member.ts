@@ -25,6 +25,7 @@ export const SESSION = {
   member_id: uuid(),
   token_hash: text(),
   created_at: moment(),
+  seen_at: moment(),
   expires_at: moment(),
   revoked_at: maybe(moment()),
 };

@@ -43,21 +43,3 @@ export async function restingOccasions(
   );
   return new Set(rows.map(({ occasion }) => occasion));
 }
-
-/** Days between one reminder of an invoice and the next letter about it. */
-export async function reminderSpacing({ models }: Database, business_id: string): Promise<number> {
-  const found = (await models.business.findByPk(business_id, {
-    attributes: ['reminder_spacing'],
-    rejectOnEmpty: true,
-    raw: true,
-  })) as unknown as { reminder_spacing: number };
-  return found.reminder_spacing;
-}
-
-export async function setReminderSpacing(
-  { models }: Database,
-  business_id: string,
-  days: number,
-): Promise<void> {
-  await models.business.update({ reminder_spacing: days }, { where: { id: business_id } });
-}

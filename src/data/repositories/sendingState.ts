@@ -28,21 +28,3 @@ export async function sendingNow({ sequelize }: Database, business_id?: string):
   );
   return state!;
 }
-
-/** Hours after which a letter that should have gone waits for a person. */
-export async function holdAfterHours({ models }: Database, business_id: string): Promise<number> {
-  const found = (await models.business.findByPk(business_id, {
-    attributes: ['hold_after_hours'],
-    rejectOnEmpty: true,
-    raw: true,
-  })) as unknown as { hold_after_hours: number };
-  return found.hold_after_hours;
-}
-
-export async function setHoldAfterHours(
-  { models }: Database,
-  business_id: string,
-  hours: number,
-): Promise<void> {
-  await models.business.update({ hold_after_hours: hours }, { where: { id: business_id } });
-}

@@ -1,10 +1,5 @@
 import { whyWaiting, type SendingState } from '../../core/cures/whyWaiting';
-import {
-  holdAfterHours,
-  sendingNow,
-  setHoldAfterHours,
-  type SendingNow,
-} from '../../data/repositories/sendingState';
+import { sendingNow, type SendingNow } from '../../data/repositories/sendingState';
 import { tryAllAgain } from '../../data/repositories/sendingTrouble';
 import { connection } from '../connection';
 import type { CurrentMember } from '../currentMember';
@@ -39,14 +34,4 @@ function stateOf({ sends, troubles: [trouble] }: Pick<SendingNow, 'sends' | 'tro
 /** Has letters that wait for the mail server tried at once. */
 export async function tryNow(): Promise<void> {
   await tryAllAgain(connection());
-}
-
-/** Hours after which a letter that should have gone waits for a person. */
-export async function lateAfter({ business_id }: CurrentMember): Promise<number> {
-  return holdAfterHours(connection(), business_id);
-}
-
-/** Settles them. */
-export async function settleLateAfter({ business_id }: CurrentMember, hours: number): Promise<void> {
-  await setHoldAfterHours(connection(), business_id, hours);
 }

@@ -6,12 +6,14 @@ import {
   withDemonstration,
   type TemporaryDatabase,
 } from '../../data/test/temporaryDatabase';
+import { prepareJobs } from '../jobs';
 import { startWorker } from './startWorker';
 
 let database: TemporaryDatabase;
 beforeAll(async () => {
   database = await temporaryDatabase();
   await withDemonstration(database);
+  await prepareJobs(database.url);
 });
 afterAll(() => database.drop());
 

@@ -1,11 +1,8 @@
-import PgBoss from 'pg-boss';
 import { openDatabase } from '../../data/database';
 import { readMailServer } from '../../post/mailConnection';
+import { openJobs, TIDY } from '../jobs';
 import { tidySessions } from '../tidySessions';
 import { Sender } from './sender';
-
-/** Work that is done by the clock. */
-const TIDY = 'tidy';
 
 /**
  * Starts a process that does what need not happen while somebody waits. Any number of them may run: each letter is
@@ -15,11 +12,9 @@ const TIDY = 'tidy';
 export async function startWorker(url: string, smtpUrl: string): Promise<{ stop: () => Promise<void> }> {
   const server = readMailServer(smtpUrl);
   const database = openDatabase(url, { connections: 8 });
-  const boss = new PgBoss({ connectionString: url, max: 2, application_name: 'fair-quill' });
-  boss.on('error', (error) => console.error(error));
+  const boss = openJobs(url);
   try {
     await boss.start();
-    await boss.createQueue(TIDY);
   } catch (error) {
     await Promise.allSettled([boss.stop({ graceful: false }), database.close()]);
     throw error;

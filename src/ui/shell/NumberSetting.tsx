@@ -5,22 +5,20 @@ import Form from 'react-bootstrap/Form';
 import { askServer } from '../writing/askServer';
 
 interface Props {
-  id: string;
   label: string;
   value: number;
   choices: readonly number[];
-  /** where it is settled, and under what name */
-  path: string;
+  /** what it is called where it is kept */
   name: string;
 }
 
 /** A number that holds for the business, chosen from the likely ones and kept at once. */
-export function NumberSetting({ id, label, value, choices, path, name }: Props) {
+export function NumberSetting({ label, value, choices, name }: Props) {
   const [now, setNow] = useState(value);
   const [said, setSaid] = useState('');
 
   async function settle(next: number) {
-    const answer = await askServer<{ error?: string }>(path, { [name]: next }, 'PUT');
+    const answer = await askServer<{ error?: string }>('/api/settings', { [name]: next }, 'PUT');
     if ('offline' in answer) return setSaid('There is no connection. Nothing has changed.');
     if (answer.body.error) return setSaid(answer.body.error);
     setNow(next);
@@ -28,7 +26,7 @@ export function NumberSetting({ id, label, value, choices, path, name }: Props) 
   }
 
   return (
-    <Form.Group className="number-setting" controlId={id}>
+    <Form.Group className="number-setting" controlId={name}>
       <Form.Label>{label}</Form.Label>
       <Form.Select value={now} onChange={(event) => void settle(Number(event.target.value))}>
         {[...new Set([...choices, now])]

@@ -12,25 +12,29 @@ interface Props {
     more: number;
     visits: { key: string; time: string; name: string; service: string }[];
     words: BookingWords;
-    reminderSpacing: number;
   };
   needs: Needs;
   /** the member's own key */
   me: string;
-  /** hours after which a letter that should have gone waits for a person */
-  lateAfter: number;
+  settings: Record<(typeof SETTINGS)[number]['name'], number>;
 }
 
-const DAYS = [3, 5, 7, 10, 14, 21, 30];
-const HOURS = [1, 2, 3, 6, 12, 24, 48, 120];
+const SETTINGS = [
+  { name: 'reminderSpacing', label: 'Days between reminders', choices: [3, 5, 7, 10, 14, 21, 30] },
+  {
+    name: 'lateAfter',
+    label: 'Hours until a late letter waits for you',
+    choices: [1, 2, 3, 6, 12, 24, 48, 120],
+  },
+  {
+    name: 'idleDays',
+    label: 'Days without use until a device is signed out',
+    choices: [1, 3, 7, 14, 30],
+  },
+] as const;
 
 /** What is worth writing now, each with its letter begun; and the day's visits. */
-export function TodayPage({
-  today: { date, cards, more, visits, words, reminderSpacing },
-  needs,
-  me,
-  lateAfter,
-}: Props) {
+export function TodayPage({ today: { date, cards, more, visits, words }, needs, me, settings }: Props) {
   const count = cards.length + more;
   const needing = needs.letters.length;
   const heading = `${capital(words.bookings)} today`;
@@ -83,22 +87,9 @@ export function TodayPage({
       )}
       {more > 0 && <p className="hint">{more} more when these are written.</p>}
       <div className="today-settings">
-        <NumberSetting
-          id="reminder-spacing"
-          label="Days between reminders"
-          value={reminderSpacing}
-          choices={DAYS}
-          path="/api/occasions"
-          name="reminderSpacing"
-        />
-        <NumberSetting
-          id="late-after"
-          label="Hours until a late letter waits for you"
-          value={lateAfter}
-          choices={HOURS}
-          path="/api/sending"
-          name="lateAfter"
-        />
+        {SETTINGS.map(({ name, label, choices }) => (
+          <NumberSetting key={name} name={name} label={label} value={settings[name]} choices={choices} />
+        ))}
       </div>
     </div>
   );

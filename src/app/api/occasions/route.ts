@@ -1,6 +1,6 @@
-import { number, object, string } from 'yup';
+import { object, string } from 'yup';
 import type { CurrentMember } from '../../../server/currentMember';
-import { putOff, spaceReminders, takeUpAgain, type Rest } from '../../../server/settleOccasions';
+import { putOff, takeUpAgain, type Rest } from '../../../server/settleOccasions';
 import { asMember } from '../asMember';
 import { readJson } from '../readJson';
 
@@ -8,7 +8,6 @@ const RESTS: readonly Rest[] = ['next working day', 'next week', 'for good'];
 const OCCASION = string().required().max(200);
 const PUT_OFF = object({ occasion: OCCASION, rest: string<Rest>().oneOf(RESTS).required() }).noUnknown();
 const TAKEN_UP = object({ occasion: OCCASION }).noUnknown();
-const SPACING = object({ reminderSpacing: number().integer().min(1).max(90).required() }).noUnknown();
 
 /** Puts an occasion off, or says that nothing needs to be written. */
 export function POST(request: Request): Promise<Response> {
@@ -22,13 +21,6 @@ export function POST(request: Request): Promise<Response> {
 export function DELETE(request: Request): Promise<Response> {
   return settled(request, async (json, member) => {
     await takeUpAgain(member, (await TAKEN_UP.validate(json, { strict: true })).occasion);
-  });
-}
-
-/** Settles the days between reminders. */
-export function PUT(request: Request): Promise<Response> {
-  return settled(request, async (json, member) => {
-    await spaceReminders(member, (await SPACING.validate(json, { strict: true })).reminderSpacing);
   });
 }
 

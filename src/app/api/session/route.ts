@@ -26,7 +26,10 @@ export async function POST(request: Request): Promise<Response> {
       const { status, error } = REFUSALS[result.refused];
       return Response.json({ error }, { status });
     }
-    (await cookies()).set(sessionCookie(), result.token, {
+    const jar = await cookies();
+    const former = jar.get(sessionCookie())?.value;
+    if (former) await signOut(former);
+    jar.set(sessionCookie(), result.token, {
       httpOnly: true,
       sameSite: 'lax',
       secure: isUnderTls(),

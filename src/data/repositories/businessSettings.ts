@@ -1,0 +1,37 @@
+import type { Database } from '../database';
+
+/** What a business settles for itself, each a whole number. */
+export interface BusinessSettings {
+  /** days between one reminder of an invoice and the next letter about it */
+  reminderSpacing: number;
+  /** hours after which a letter that should have gone waits for a person */
+  lateAfter: number;
+  /** days without use after which a device is signed out */
+  idleDays: number;
+}
+
+const COLUMNS = {
+  reminderSpacing: 'reminder_spacing',
+  lateAfter: 'hold_after_hours',
+  idleDays: 'idle_days',
+} as const;
+
+export async function businessSettings({ models }: Database, business_id: string): Promise<BusinessSettings> {
+  return (await models.business.findByPk(business_id, {
+    attributes: Object.entries(COLUMNS).map(([name, column]) => [column, name]),
+    rejectOnEmpty: true,
+    raw: true,
+  })) as unknown as BusinessSettings;
+}
+
+/** Settles those that are given. */
+export async function settle(
+  { models }: Database,
+  business_id: string,
+  settings: Partial<BusinessSettings>,
+): Promise<void> {
+  const values = Object.fromEntries(
+    Object.entries(settings).map(([name, value]) => [COLUMNS[name as keyof BusinessSettings], value]),
+  );
+  await models.business.update(values, { where: { id: business_id } });
+}
