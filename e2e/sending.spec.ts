@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { signIn } from './signedIn';
+import { expectAccessible, signIn } from './signedIn';
 import {
   arrived,
   editable,
@@ -125,7 +125,7 @@ test('a mail server that is away is asked again until it answers', async ({ page
   await sendButton(letter).click();
   await page.waitForTimeout(9000);
   await mailServerAway(request, 5000);
-  await expect(letter).toContainText('The mail server cannot take it yet and is asked again.', {
+  await expect(letter).toContainText('It waits. The mail server takes no letters and is asked again.', {
     timeout: 20_000,
   });
   const received = await arrived(request, mailOf(client), SUBJECT);
@@ -146,15 +146,63 @@ test('a refusal for now is told with the server’s words and tried again', asyn
   await expect(letter.getByText('Sent.', { exact: true })).toBeVisible();
 });
 
-test('a refusal for good is told with the server’s words', async ({ page, request }, { project }) => {
+test('a refusal for good is told, stands first on Today and in Post, and is sent again from there', async ({
+  page,
+  request,
+}, { project }) => {
   const client = of(project.name).refused;
   await signIn(page);
   await refuseNext(request, mailOf(client), 550, 'No such mailbox here');
   const letter = await begin(page, client);
   await sendButton(letter).click();
-  await expect(letter).toContainText('It did not go. 550 No such mailbox here', { timeout: 25_000 });
+  await expect(letter).toContainText(
+    'It was refused and has not gone. The mail server said: 550 No such mailbox here',
+    { timeout: 25_000 },
+  );
   await page.goto('/post');
   await expect(page.getByRole('link', { name: new RegExp(`${SUBJECT}.*failed`) }).first()).toBeVisible();
+  await page.goto('/today');
+  const needing = page.getByRole('region', { name: 'Letters that need somebody' }).getByRole('listitem');
+  const failed = needing
+    .filter({ hasText: 'failed' })
+    .filter({ hasText: client === 'teague' ? 'Morwenna Teague' : 'Inés Castellanos' });
+  await expect(failed).toContainText('550 No such mailbox here');
+  await expectAccessible(page);
+  await failed.getByRole('button', { name: 'Send it again' }).click();
+  await expect(failed).toContainText('Going.');
+  await expect(failed.getByRole('button', { name: 'Take it back' })).toBeVisible();
+  const before = (await mailboxOf(request, mailOf(client))).length;
+  await expect
+    .poll(async () => (await mailboxOf(request, mailOf(client))).length, { timeout: 40_000 })
+    .toBe(before + 1);
+  await page.reload();
+  await expect(failed).toHaveCount(0);
+});
+
+/** A letter of its own for each size, with what is done about it and what stands there after undoing that. */
+const NEEDING = {
+  desk: { whom: 'Ingrid Brandvold', cure: 'Dealt with', done: 'Dealt with.', again: 'It came back.' },
+  phone: {
+    whom: 'Joost van der Meulen',
+    cure: 'Do not send',
+    done: 'It will not be sent.',
+    again: 'Teo sees him next week',
+  },
+} as const;
+
+test('what is dealt with can be taken up again', async ({ page }, { project }) => {
+  const { whom, cure, done, again } = NEEDING[project.name as 'desk'];
+  await signIn(page);
+  const letter = page
+    .getByRole('region', { name: 'Letters that need somebody' })
+    .getByRole('listitem')
+    .filter({ hasText: whom });
+  await letter.getByRole('button', { name: cure }).click();
+  await expect(letter).toContainText(done);
+  await letter.getByRole('button', { name: 'Undo' }).click();
+  await expect(letter.getByRole('button', { name: cure })).toBeVisible();
+  await page.reload();
+  await expect(letter).toContainText(again);
 });
 
 test('a session that ended while writing loses nothing', async ({ page, request, context }, { project }) => {

@@ -1,8 +1,8 @@
 import type { Metadata, Viewport } from 'next';
 import { headers } from 'next/headers';
 import type { ReactNode } from 'react';
-import '@fontsource-variable/literata/opsz.css';
-import '@fontsource-variable/literata/opsz-italic.css';
+import '@fontsource-variable/literata/wght.css';
+import '@fontsource-variable/literata/wght-italic.css';
 import '@fontsource-variable/public-sans/index.css';
 import { ServiceWorker } from '../ui/shell/ServiceWorker';
 import '../ui/theme/theme.scss';

@@ -2,15 +2,16 @@
 
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
+import { Icon } from './Icon';
 
 /** The places that are there so far. */
 const PLACES = [
-  { path: '/today', name: 'Today', icon: 'bi-sun' },
-  { path: '/clients', name: 'Clients', icon: 'bi-person' },
-  { path: '/work', name: 'Work', icon: 'bi-briefcase' },
-  { path: '/templates', name: 'Templates', icon: 'bi-file-earmark-text' },
-  { path: '/post', name: 'Post', icon: 'bi-envelope' },
-];
+  { path: '/today', name: 'Today', icon: 'sun' },
+  { path: '/clients', name: 'Clients', icon: 'person' },
+  { path: '/work', name: 'Work', icon: 'briefcase' },
+  { path: '/templates', name: 'Templates', icon: 'file-earmark-text' },
+  { path: '/post', name: 'Post', icon: 'envelope' },
+] as const;
 
 export function Places() {
   const here = usePathname();
@@ -25,7 +26,7 @@ export function Places() {
           className="place"
           aria-current={here.startsWith(path) ? 'page' : undefined}
         >
-          <i className={`bi ${icon}`} aria-hidden="true" />
+          <Icon name={icon} />
           {name}
         </Link>
       ))}

@@ -3,7 +3,7 @@
 import Link from 'next/link';
 import { useEffect, useState, type MouseEvent } from 'react';
 import Button from 'react-bootstrap/Button';
-import { capital } from '../../core/describe/capital';
+import { whatIsKnown } from '../../core/cures/cures';
 import { nameRecipient } from '../../core/describe/nameRecord';
 import type { LetterStore, LetterView } from './letterStore';
 import { ProofMarks } from './ProofMarks';
@@ -202,11 +202,7 @@ function StatusWords({
     case 'failed':
     case 'bounced':
     case 'may have arrived':
-      return (
-        <span className="needs-you">
-          {capital(status)}. {reason}
-        </span>
-      );
+      return <span className="needs-you">{whatIsKnown({ status, reason: reason ?? null }).join(' ')}</span>;
     case 'taken back':
       return <span className="needs-you">It was taken back.</span>;
     default:

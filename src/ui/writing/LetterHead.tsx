@@ -1,6 +1,7 @@
 'use client';
 
 import Link from 'next/link';
+import { Icon } from '../shell/Icon';
 import { useState } from 'react';
 import { people } from '../../core/writing/alternatives';
 import { nameRecipient } from '../../core/describe/nameRecord';
@@ -44,7 +45,7 @@ export function LetterHead({ view: { filled, addressing }, store, onBack, back, 
             window.history.back();
           }}
         >
-          <i className="bi bi-chevron-left" aria-hidden="true" />
+          <Icon name="chevron-left" />
           {back.name}
         </Link>
         <button type="button" className="btn btn-link back-to-list" onClick={onBack}>
