@@ -1,7 +1,7 @@
 #!/usr/bin/env node
 // npm run bench: a business of 5,000 clients and some 600 templates, its pages on the server and the writing page in a
 // browser. npm run bench -- fill: the filling core beside template libraries. npm run bench -- hostile: texts that a
-// reader could be slow on; -- sending: the worker beside a kept connection. Prints what it measured; nothing passes or
+// reader could be slow on; -- sending: the worker beside a kept connection; -- spam: a filter. Prints what it measured; nothing passes or
 // fails here.
 import { readFile, rm } from 'node:fs/promises';
 import path from 'node:path';
@@ -18,6 +18,7 @@ import { Processes } from '../bin/setup/processes.mjs';
 import { ROOT } from '../bin/setup/root.mjs';
 import { saying } from '../bin/setup/sentence.mjs';
 import { environmentFor } from '../bin/setup/settings.mjs';
+import { measureSpam } from './spam/spam.mjs';
 import { measureWriting } from './writing.mjs';
 
 const DATA_DIR = path.join(ROOT, '.bench');
@@ -26,7 +27,7 @@ const cleanUps = [];
 
 const [what, ...names] = process.argv.slice(2);
 
-const WHAT = { fill: filling, hostile, sending };
+const WHAT = { fill: filling, hostile, sending, spam };
 
 await saying(async () => {
   try {
@@ -40,6 +41,11 @@ await saying(async () => {
 async function hostile() {
   await ensurePackages();
   await run([await bundle('bench/hostile/reading.ts')]);
+}
+
+async function spam() {
+  await ensurePackages();
+  console.log(await measureSpam(path.join(DATA_DIR, 'letters')));
 }
 
 async function sending() {

@@ -508,7 +508,7 @@ const CASES: Case[] = [
     [],
     'invoice LPC-1053',
     [
-      'Paid on     By                Amount\n26/10/2026  bank transfer  £2,000.00',
+      'Paid on     By       Amount\n26/10/2026  bank  £2,000.00',
       '£3,820.00 is left, due by 4 January 2027.',
     ],
   ],
@@ -526,7 +526,7 @@ const CASES: Case[] = [
     [],
     'After the tuning visit: looking after the upright in the front room',
     [
-      'Larkfield Piano Care\n\nHello Oda,',
+      'Hello Oda,',
       'thank you for having Teo. That was 1.5 hours of care for the upright in the front room;',
       'What you can do\n\n1. Keep the air',
       'when its yellow light comes on, it wants water.',

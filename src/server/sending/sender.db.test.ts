@@ -1,15 +1,19 @@
 import { randomUUID } from 'node:crypto';
+import { readFile } from 'node:fs/promises';
+import path from 'node:path';
 import { afterAll, beforeAll, beforeEach, describe, expect, it, vi } from 'vitest';
 import { claimLetters } from '../../data/repositories/outgoing';
 import { recogniseDatabase } from '../../data/repositories/ownMark';
 import { dismissWorker, seeWorker } from '../../data/repositories/workers';
 import {
+  DEMONSTRATION,
   temporaryDatabase,
   withDemonstration,
   type TemporaryDatabase,
 } from '../../data/test/temporaryDatabase';
 import { readMailServer, type MailServer } from '../../post/mailConnection';
 import { connection } from '../connection';
+import { keepTemplate } from '../keepTemplate';
 import { oneLetter } from '../oneLetter';
 import { imke } from '../test/imke';
 import { Ledger } from './ledger';
@@ -139,7 +143,13 @@ describe('a letter on its way', () => {
 
   it('takes its pictures along', async () => {
     const start = { kind: 'booking', key: 'b01' } as const;
-    await due({ start, choices: { template: 'looking-after-it', answers: {} } });
+    const words = await readFile(
+      path.join(DEMONSTRATION, 'templates', 'afterwards-looking-after-it.md'),
+      'utf8',
+    );
+    const withLogo = words.replace('\nHello', '\n{{business.logo | width 180}}\n\nHello');
+    expect(await keepTemplate(imke, 'looking-after-it', 1, withLogo)).toMatchObject({ result: 'kept' });
+    await due({ start, choices: { template: 'looking-after-it', answers: {} }, templateVersion: 2 });
     const server = await mailServer();
     await sendAllDue(server.address);
     const content = server.content.join('\n');
