@@ -181,10 +181,12 @@ test('a value changed by hand is kept, and can be put back', async ({ page }) =>
 test('Today shows what is worth writing, each with the letter begun', async ({ page }) => {
   await signIn(page);
   await expect(page.getByRole('heading', { name: TODAY })).toBeVisible();
-  const owed = page.getByRole('article', { name: 'Joost van der Meulen' });
-  await expect(owed).toContainText('£78.00 63 days overdue');
-  await expect(owed).toContainText('Teo Marsh’s');
-  await expect(owed).toContainText('Hello Joost, invoice LPC-1034 of 9 September 2026 was due');
+  const visit = page.getByRole('article', { name: 'Dr. Marta de la Cruz' });
+  await expect(visit).toContainText('Tuning visit tomorrow, Thursday, at 13:00');
+  await expect(visit).toContainText('Teo Marsh’s');
+  await expect(visit).toContainText('Hello Marta, Teo comes tomorrow, Thursday, at 13:00.');
+  // A reminder of the same invoice is held: it is not offered a second time.
+  await expect(page.getByRole('article', { name: 'Joost van der Meulen' })).toHaveCount(0);
   const enquiry = page.getByRole('article', { name: 'Marrow Quay Arts Centre' });
   await expect(enquiry).toContainText('Hello Silvio, thank you for');
   await expect(enquiry).toContainText('1 thing to see to');

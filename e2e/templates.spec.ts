@@ -112,5 +112,9 @@ test('the pages keep the strict policy: no script without its nonce, nothing fro
 test('the application says that it is well', async ({ request }) => {
   const answer = await request.get('/health');
   expect(answer.status()).toBe(200);
-  expect(await answer.json()).toEqual({ database: 'answers' });
+  expect(await answer.json()).toMatchObject({
+    database: 'answers',
+    worker: 'seen',
+    waiting: expect.any(Number),
+  });
 });

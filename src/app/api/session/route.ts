@@ -20,7 +20,10 @@ const REFUSALS = {
 /** Signs in. */
 export async function POST(request: Request): Promise<Response> {
   return answered(request, async () => {
-    const { email, password } = await CREDENTIALS.validate(await readJson(request, 2_000), { strict: true });
+    const { email, password } = await CREDENTIALS.validate(await readJson(request, 2_000), {
+      abortEarly: false,
+      strict: true,
+    });
     const result = await signIn(email.trim(), password, addressOf(request));
     if ('refused' in result) {
       const { status, error } = REFUSALS[result.refused];
