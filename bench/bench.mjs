@@ -19,6 +19,7 @@ import { ROOT } from '../bin/setup/root.mjs';
 import { saying } from '../bin/setup/sentence.mjs';
 import { environmentFor } from '../bin/setup/settings.mjs';
 import { measureSpam } from './spam/spam.mjs';
+import { measureSlowPhone } from './slowPhone.mjs';
 import { measureWriting } from './writing.mjs';
 
 const DATA_DIR = path.join(ROOT, '.bench');
@@ -114,5 +115,8 @@ async function main() {
   const processes = new Processes(path.join(DATA_DIR, 'logs'), () => undefined);
   cleanUps.push(() => processes.stop());
   await startApplication({ processes, environment });
-  console.log(await measureWriting(`http://127.0.0.1:${port}`, await ensureChromium()));
+  const base = `http://127.0.0.1:${port}`;
+  const browser = await ensureChromium();
+  console.log(await measureWriting(base, browser));
+  console.log(await measureSlowPhone(base, browser));
 }

@@ -1,6 +1,6 @@
 import { chromium } from '@playwright/test';
 
-const ARGS = [
+export const ARGS = [
   '--no-sandbox',
   '--disable-gpu',
   '--disable-quic',

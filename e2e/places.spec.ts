@@ -88,10 +88,10 @@ test('the templates for a letter: those that fit with why, the others folded, al
 test('what is not there says so, on every place', async ({ page }) => {
   await signIn(page);
   for (const [path, words] of [
-    ['/clients/nobody', 'There is no such client.'],
-    ['/work/invoices/LPC-9999', 'There is no such record.'],
-    ['/post/7', 'There is no such letter.'],
-    ['/post/00000000-0000-4000-8000-000000000000', 'There is no such letter.'],
+    ['/clients/nobody', 'There is no such client'],
+    ['/work/invoices/LPC-9999', 'There is no such record'],
+    ['/post/7', 'There is no such letter'],
+    ['/post/00000000-0000-4000-8000-000000000000', 'There is no such letter'],
     ['/write?from=invoice:LPC-9999', 'There is no such record'],
     ['/write?from=nothing', 'There is nothing here'],
     ['/work/nothing', 'There is nothing here'],
@@ -100,6 +100,34 @@ test('what is not there says so, on every place', async ({ page }) => {
     await expect(page.getByText(words)).toBeVisible();
   }
   await expectAccessible(page);
+});
+
+test('nothing to press is smaller than 24 px', async ({ page }) => {
+  await signIn(page);
+  for (const path of [
+    ...[
+      '/today',
+      '/clients',
+      '/clients/hartigan',
+      '/clients/nobody',
+      '/work/bookings',
+      '/work/invoices/LPC-1048',
+    ],
+    ...['/templates', '/templates/first-reminder', '/post', '/write?from=invoice:LPC-1048'],
+  ]) {
+    await page.goto(path);
+    await expect(page.getByRole('heading', { level: 1 }).first()).toBeVisible();
+    const small = await page.evaluate(() =>
+      [...document.querySelectorAll('a, button, select, input, summary, [role="button"]')]
+        .filter((one) => one.checkVisibility() && !one.classList.contains('skip'))
+        .filter((one) => {
+          const { width, height } = one.getBoundingClientRect();
+          return Math.min(width, height) > 0 && Math.min(width, height) < 23.9;
+        })
+        .map((one) => one.outerHTML.slice(0, 120)),
+    );
+    expect(small, path).toEqual([]);
+  }
 });
 
 test('without a connection there is a page of our own', async ({ page, context }) => {

@@ -78,7 +78,7 @@ test('what is not there says so', async ({ page }) => {
   await signIn(page);
   await page.goto('/templates');
   await page.goto('/templates/no-such-thing');
-  await expect(page.getByText('There is no such template.')).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'There is no such template' })).toBeVisible();
   await page.goto('/no-such-place');
   await expect(page.getByRole('heading', { name: 'There is nothing here' })).toBeVisible();
   await expectAccessible(page);

@@ -1,7 +1,7 @@
+import { NothingHere } from '../../../ui/shell/NothingHere';
+
 export default function NoSuchClient() {
   return (
-    <p className="hint" role="alert">
-      There is no such client. It may have been removed.
-    </p>
+    <NothingHere title="There is no such client" back={{ href: '/clients', words: 'See all clients' }} />
   );
 }

@@ -1,7 +1,11 @@
+import { NothingHere } from '../../../ui/shell/NothingHere';
+
 export default function NoSuchLetter() {
   return (
-    <p className="hint" role="alert">
-      There is no such letter.
-    </p>
+    <NothingHere
+      title="There is no such letter"
+      words="It is not in this business’s post."
+      back={{ href: '/post', words: 'See the post' }}
+    />
   );
 }

@@ -1,7 +1,11 @@
+import { NothingHere } from '../../../ui/shell/NothingHere';
+
 export default function TemplateNotFound() {
   return (
-    <p className="hint">
-      There is no such template. It may have been renamed or removed; the others are in the list.
-    </p>
+    <NothingHere
+      title="There is no such template"
+      words="It may have been renamed or removed."
+      back={{ href: '/templates', words: 'See all templates' }}
+    />
   );
 }

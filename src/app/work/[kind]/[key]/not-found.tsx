@@ -1,7 +1,5 @@
+import { NothingHere } from '../../../../ui/shell/NothingHere';
+
 export default function NoSuchRecord() {
-  return (
-    <p className="hint" role="alert">
-      There is no such record. It may have been removed.
-    </p>
-  );
+  return <NothingHere title="There is no such record" back={{ href: '/work', words: 'See the work' }} />;
 }
