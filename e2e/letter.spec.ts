@@ -181,10 +181,9 @@ test('a value changed by hand is kept, and can be put back', async ({ page }) =>
 test('Today shows what is worth writing, each with the letter begun', async ({ page }) => {
   await signIn(page);
   await expect(page.getByRole('heading', { name: TODAY })).toBeVisible();
-  const visit = page.getByRole('article', { name: 'Dr. Marta de la Cruz' });
-  await expect(visit).toContainText('Tuning visit tomorrow, Thursday, at 13:00');
-  await expect(visit).toContainText('Teo Marsh’s');
-  await expect(visit).toContainText('Hello Marta, Teo comes tomorrow, Thursday, at 13:00.');
+  const visit = page.getByRole('article', { name: 'The Low Cellar' });
+  await expect(visit).toContainText('Concert tuning tomorrow, Thursday, at 16:00');
+  await expect(visit).toContainText('Hello Dez, Imke comes tomorrow, Thursday, at 16:00.');
   // A reminder of the same invoice is held: it is not offered a second time.
   await expect(page.getByRole('article', { name: 'Joost van der Meulen' })).toHaveCount(0);
   const enquiry = page.getByRole('article', { name: 'Marrow Quay Arts Centre' });
