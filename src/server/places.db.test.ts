@@ -50,6 +50,7 @@ it('Today has a card for each thing worth writing, with the letter begun', async
   expect(cards[0]).toMatchObject({
     name: 'Oda Hartigan',
     reason: 'Tuning visit tomorrow, Thursday, at 09:30',
+    whose: 'Teo Marsh',
     template: { name: 'Visit coming up' },
     open: 0,
   });
