@@ -181,9 +181,6 @@ test('a value changed by hand is kept, and can be put back', async ({ page }) =>
 test('Today shows what is worth writing, each with the letter begun', async ({ page }) => {
   await signIn(page);
   await expect(page.getByRole('heading', { name: TODAY })).toBeVisible();
-  const part = page.getByRole('article', { name: 'Ada and Tom Reyes' });
-  await expect(part).toContainText('The next part, £1,400.00, is due in 5 days');
-  await expect(part).toContainText('Hello Ada and Tom, as agreed, you pay');
   // A reminder of the same invoice is held: it is not offered a second time.
   await expect(page.getByRole('article', { name: 'Joost van der Meulen' })).toHaveCount(0);
   const enquiry = page.getByRole('article', { name: 'Marrow Quay Arts Centre' });
