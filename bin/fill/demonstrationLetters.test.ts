@@ -507,10 +507,7 @@ const CASES: Case[] = [
     'invoice:LPC-1053',
     [],
     'invoice LPC-1053',
-    [
-      'Paid on     By       Amount\n26/10/2026  bank  £2,000.00',
-      '£3,820.00 is left, due by 4 January 2027.',
-    ],
+    ['Paid on     By       Amount\n26/10/2026  bank  £2,000.00', '£3,820.00 is left, due by 4 January 2027.'],
   ],
   [
     'money-paid-with-thanks',

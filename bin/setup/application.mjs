@@ -28,7 +28,11 @@ export async function startApplication({ processes, environment, dev = false, ma
   const { bundle } = await import('../bundle.mjs');
   const { PORT: port, HOST: host } = environment;
   const web = [NEXT, dev ? 'dev' : 'start', '-p', port, '-H', host];
-  const webEnvironment = dev ? { ...environment, NODE_ENV: 'development' } : environment;
+  const webEnvironment = {
+    ...environment,
+    FAIRQUILL_READER: await bundle('bin/reader.ts'),
+    ...(dev ? { NODE_ENV: 'development' } : {}),
+  };
   await processes.start('web', web, { env: webEnvironment, cwd: ROOT, show: dev });
   for (const [name, entry] of [
     ['worker', 'bin/worker.ts'],

@@ -1,11 +1,12 @@
 import { UniqueConstraintError } from 'sequelize';
 import type { Problem } from '../core/problems/problem';
-import { headPlace, readTemplateWords } from '../core/writing/readTemplateWords';
+import { headPlace, type WordsReading } from '../core/writing/readTemplateWords';
 import { keepVersion, type Keeping } from '../data/repositories/templateVersions';
 import { templateByKey } from '../data/repositories/templatesOfBusiness';
 import { connection } from './connection';
 import type { CurrentMember } from './currentMember';
-import { wordsContext, wordsFacts } from './wordsContext';
+import { wordsFacts } from './wordsContext';
+import { readWords, TooSlow } from './wordsReader';
 
 /**
  * Keeps a template's words, in their text form, as a new version.
@@ -22,7 +23,7 @@ export async function keepTemplate(
   if (!standing) return { result: 'gone' };
   const facts = standing.version === version ? await wordsFacts(business_id) : undefined;
   const { template, problems } = facts
-    ? readTemplateWords(text, wordsContext(facts))
+    ? await readWords(text, facts).catch(slow)
     : { template: standing, problems: [] };
   if (!template) return { result: 'wrong', problems };
   try {
@@ -32,4 +33,10 @@ export async function keepTemplate(
     const message = `There is another template called “${template.head.name}”. Give it a name of its own.`;
     return { result: 'wrong', problems: [{ ...headPlace(text, 'name'), message }] };
   }
+}
+
+function slow(error: unknown): WordsReading {
+  if (!(error instanceof TooSlow)) throw error;
+  const message = 'These words take too long to read. Make them simpler, or try again in a moment.';
+  return { template: undefined, problems: [{ file: '', line: 1, column: 1, message }] };
 }
