@@ -15,14 +15,13 @@ export function templateFor(
 ): string | 'done' | undefined {
   const situation = desk.situation(start);
   if (!situation) return undefined;
-  const { fitting } = desk.fitting(situation, letters);
   const own = desk.facts.templates.filter(
     ({ head }) => head.action?.act === act && head.startsFrom === start.kind && !head.resting,
   );
-  if (own.length === 0) return fitting[0]?.key;
+  if (own.length === 0) return desk.fitting(situation, letters).fitting[0]?.key;
   const sent = new PastLetters(letters, desk.book).templatesSince(start.kind, start.key, since);
-  const order = new Map(fitting.map(({ key }, i) => [key, i]));
-  const open = own.filter(({ key }) => order.has(key) && !sent.has(key));
+  const fits = new Set(desk.fitting(situation, letters, own).fitting.map(({ key }) => key));
+  const open = own.filter(({ key }) => fits.has(key) && !sent.has(key));
   // The owner's own order; one in a language that the client reads before the others.
   const [next] = open
     .map((template, i) => ({ template, i, foreign: desk.isForeign(template.head, situation) }))

@@ -111,9 +111,13 @@ export class WritingDesk {
     return this.template(template)?.head.writtenTo ?? 'client';
   }
 
-  /** Which templates fit a record: see fittingTemplates. */
-  fitting(situation: Situation, letters: readonly PastLetter[]): FittingTemplates {
-    return fittingTemplates(this.facts.templates, situation, letters, this.schema);
+  /** Which templates, of all or of some, fit a record: see fittingTemplates. */
+  fitting(
+    situation: Situation,
+    letters: readonly PastLetter[],
+    among: readonly KeptTemplate[] = this.facts.templates,
+  ): FittingTemplates {
+    return fittingTemplates(among, situation, letters, this.schema);
   }
 
   /** Whether a template is in a language that the client does not read. */
