@@ -11,7 +11,7 @@ export function whyWaiting({ sends, trouble }: SendingState): string | undefined
   if (!sends) return 'Nothing is sending at the moment. Letters go when the application’s worker runs again.';
   if (!trouble) return undefined;
   const { sender, words } = trouble;
-  return sender
-    ? `The mail server takes no letters from ${sender} and is asked again. It said: ${words}`
-    : `The mail server takes no letters and is asked again. It said: ${words}`;
+  // What a server says begins with its number (RFC 5321, 4.2); anything else is what kept us from it.
+  if (!/^\d{3}[ -]/.test(words)) return `The mail server cannot be reached and is asked again: ${words}`;
+  return `The mail server takes no letters${sender && ` from ${sender}`} and is asked again. It said: ${words}`;
 }
