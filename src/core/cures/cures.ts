@@ -75,12 +75,18 @@ export function isWrittenAnew(status: string): boolean {
   return status === 'failed' || status === 'bounced';
 }
 
+/** Whether words are a mail server's: they begin with its number (RFC 5321, 4.2). */
+export function saidByServer(words: string): boolean {
+  return /^\d{3}[ -]/.test(words);
+}
+
 /** What is known of a letter in such a state, and what to do about it. The reason is the mail server's, or a person's. */
 export function whatIsKnown({ status, reason }: { status: string; reason: string | null }): string[] {
-  const said = reason ? [`The mail server said: ${reason}`] : [];
+  const byServer = saidByServer(reason ?? '');
+  const said = reason ? [byServer ? `The mail server said: ${reason}` : reason] : [];
   switch (status) {
     case 'failed':
-      return ['It was refused and has not gone.', ...said];
+      return [byServer ? 'It was refused and has not gone.' : 'It has not gone.', ...said];
     case 'bounced':
       return ['It came back. See whether the address is right, and write it anew.', ...said];
     default:

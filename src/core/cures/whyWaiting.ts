@@ -1,3 +1,5 @@
+import { saidByServer } from './cures';
+
 /** What keeps letters from going though their time has come. */
 export interface SendingState {
   /** whether anything sends at all */
@@ -11,7 +13,7 @@ export function whyWaiting({ sends, trouble }: SendingState): string | undefined
   if (!sends) return 'Nothing is sending at the moment. Letters go when the application’s worker runs again.';
   if (!trouble) return undefined;
   const { sender, words } = trouble;
-  // What a server says begins with its number (RFC 5321, 4.2); anything else is what kept us from it.
-  if (!/^\d{3}[ -]/.test(words)) return `The mail server cannot be reached and is asked again: ${words}`;
+  // Anything else is what kept us from it.
+  if (!saidByServer(words)) return `The mail server cannot be reached and is asked again: ${words}`;
   return `The mail server takes no letters${sender && ` from ${sender}`} and is asked again. It said: ${words}`;
 }

@@ -121,15 +121,16 @@ export async function concludeTries(
   );
 }
 
-/** Lets go of a letter that was not tried: it is as if it had not been claimed. */
+/** Lets go of a letter that nothing has become of; where it was not tried either, as if it had not been claimed. */
 export async function releaseClaim(
   { sequelize }: Database,
   { business_id, id, claimed_at }: Claim,
+  tried: boolean,
 ): Promise<void> {
   await sequelize.query(
-    `update message set claimed_by = null, claimed_at = null, handed_over_at = null, tries = tries - 1
+    `update message set claimed_by = null, claimed_at = null, handed_over_at = null, tries = tries - $not_tried::integer
      where business_id = $business_id and id = $id and status = 'going' and claimed_at = $claimed_at`,
-    { bind: { business_id, id, claimed_at } },
+    { bind: { business_id, id, claimed_at, not_tried: tried ? 0 : 1 } },
   );
 }
 

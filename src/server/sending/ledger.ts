@@ -39,9 +39,9 @@ export class Ledger {
     await this.#conclude({ claim, outcome });
   }
 
-  /** A letter was not tried: it is as if it had not been claimed. */
-  async release(claim: Claim): Promise<void> {
-    await written(() => releaseClaim(this.#database, claim));
+  /** Lets go of a letter that nothing has become of; where it was not tried either, as if it had not been claimed. */
+  async release(claim: Claim, { tried }: { tried: boolean }): Promise<void> {
+    await written(() => releaseClaim(this.#database, claim, tried));
   }
 
   /** The server takes nothing from a sender, or from nobody (''). */

@@ -172,6 +172,26 @@ describe('a letter on its way', () => {
     server.close();
   });
 
+  it('that cannot be made into a message, or has been tried too often, has failed', async () => {
+    const [unwritable, often] = await due({}, SECOND);
+    await database.sequelize.query(
+      `update message set language = 'no-such-language-at-all-is-there' where id = '${unwritable}'`,
+    );
+    await database.sequelize.query(`update message set tries = 20 where id = '${often}'`);
+    const server = await mailServer();
+    await sendAllDue(server.address);
+    expect(server.heard).toEqual([]);
+    expect(await oneLetter(imke, unwritable!)).toMatchObject({
+      status: 'failed',
+      reason: expect.stringContaining('Write it anew.'),
+    });
+    expect(await oneLetter(imke, often!)).toMatchObject({
+      status: 'failed',
+      reason: expect.stringContaining('tried many times'),
+    });
+    server.close();
+  });
+
   it('goes over a connection that is kept, and over a new one when the server has ended it', async () => {
     await due({}, SECOND);
     const server = await mailServer({ contents: ['250 taken', 'hang up'] });

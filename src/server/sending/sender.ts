@@ -92,7 +92,8 @@ export class Sender {
     }
     if (this.#inHand.size === 0) return false;
     await Promise.race(this.#inHand);
-    return true;
+    // After a failure of our own there is a pause.
+    return !this.#letGo;
   }
 
   #takeInHand(letter: OutgoingLetter): void {

@@ -18,6 +18,11 @@ const UNKNOWN: Outcome = {
     'The connection ended while the mail server was taking the letter, before it said whether it had. Ask the client, or look among what your mailbox has sent.',
 };
 
+/** A letter that was begun so often without coming to an end, as when its worker fails with it each time, has failed. */
+const MOST_TRIES = TRY_AGAIN_SECONDS.length + 7;
+
+const GIVEN_UP = 'It was tried many times, and each time something failed before the mail server had it.';
+
 /** What a letter is sent with. */
 export interface Sending {
   database: Database;
@@ -37,16 +42,22 @@ export async function tryLetter(sending: Sending, letter: OutgoingLetter, trial:
     await ledger.conclude(letter, UNKNOWN);
     return false;
   }
+  if (letter.tries > MOST_TRIES) {
+    await ledger.conclude(letter, { status: 'failed', detail: GIVEN_UP });
+    return false;
+  }
   const handed = await handOver(sending, letter).catch(async (error: unknown) => {
-    await ledger.release(letter);
-    if (error instanceof Stopped) return undefined;
+    if (error instanceof Unwritable) return { result: 'never', words: error.message } as const;
+    const stopped = error instanceof Stopped;
+    await ledger.release(letter, { tried: !stopped });
+    if (stopped) return undefined;
     throw error;
   });
   if (!handed) return false;
   if (handed.result === 'no server' || handed.result === 'no sender') {
     const sender = handed.result === 'no server' ? '' : letter.from_address;
     await ledger.trouble(sender, handed.words, trial);
-    await ledger.release(letter);
+    await ledger.release(letter, { tried: false });
     return false;
   }
   await ledger.conclude(letter, outcomeOf(handed, letter.tries));
@@ -58,7 +69,7 @@ async function handOver(
   letter: OutgoingLetter,
 ): Promise<HandOver> {
   const html = letter.html ?? '';
-  const message = await compose({
+  const message = await composed({
     messageId: `<${letter.message_id}>`,
     date: letter.at,
     from: { name: letter.from_name ?? '', address: letter.from_address },
@@ -77,6 +88,18 @@ async function handOver(
   });
   const envelope = { from: letter.from_address, to: letter.recipients.map(({ address }) => address) };
   return connections.handOver(envelope, message, () => ledger.begin(letter));
+}
+
+/** What is written down cannot be made into a message: trying again helps nothing. */
+class Unwritable extends Error {}
+
+async function composed(letter: Parameters<typeof compose>[0]): Promise<Buffer> {
+  try {
+    return await compose(letter);
+  } catch (error) {
+    console.error(error);
+    throw new Unwritable('It cannot be made into a message. Write it anew.');
+  }
 }
 
 type OfLetter = Exclude<HandOver, { result: 'no server' | 'no sender' }>;

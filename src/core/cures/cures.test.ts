@@ -1,0 +1,32 @@
+import { expect, it } from 'vitest';
+import { CURES, curesOf, needsSomebody, NEEDS_SOMEBODY, whatIsKnown } from './cures';
+
+it('every state that needs somebody has cures that begin from it, and their undoing leads back', () => {
+  for (const status of NEEDS_SOMEBODY) {
+    const offered = curesOf(status);
+    expect(offered.length, status).toBeGreaterThan(0);
+    for (const { cure, undo } of offered) {
+      expect(CURES[cure].from).toContain(status);
+      if (!undo) continue;
+      const after = CURES[cure].to ?? status;
+      expect(CURES[undo].from).toContain(after);
+      expect(CURES[undo].to ?? after).toBe(status);
+    }
+  }
+  expect(curesOf('sent')).toEqual([]);
+});
+
+it('what somebody has dealt with needs nobody', () => {
+  expect(needsSomebody({ status: 'failed', settled_by: null })).toBe(true);
+  expect(needsSomebody({ status: 'failed', settled_by: 'Imke Sandoval' })).toBe(false);
+  expect(needsSomebody({ status: 'sent', settled_by: null })).toBe(false);
+});
+
+it.each([
+  ['failed', '554 Never', ['It was refused and has not gone.', 'The mail server said: 554 Never']],
+  ['failed', 'It was tried many times.', ['It has not gone.', 'It was tried many times.']],
+  ['held', 'Send it after the visit?', ['Send it after the visit?']],
+  ['may have arrived', null, []],
+])('of one that is %s because of %j it is known', (status, reason, words) => {
+  expect(whatIsKnown({ status, reason })).toEqual(words);
+});
