@@ -1,12 +1,5 @@
-import { afterAll, beforeAll, beforeEach, expect, it } from 'vitest';
-import { recogniseDatabase } from '../../data/repositories/ownMark';
-import {
-  temporaryDatabase,
-  withDemonstration,
-  type TemporaryDatabase,
-} from '../../data/test/temporaryDatabase';
+import { expect, it } from 'vitest';
 import { stableId } from '../../data/demonstration/stableId';
-import { connection } from '../connection';
 import { oneLetter } from '../oneLetter';
 import { post } from '../post';
 import { imke } from '../test/imke';
@@ -17,23 +10,9 @@ import { Sender } from './sender';
 import { sendLetter } from './sendLetter';
 import { mailServer } from './test/mailServer';
 import { written } from './test/written';
+import { sendingDatabase } from './test/sendingDatabase';
 
-let database: TemporaryDatabase;
-
-beforeAll(async () => {
-  database = await temporaryDatabase();
-  process.env.DATABASE_URL = database.url;
-  process.env.FAIRQUILL_NOW = '2026-11-25T09:00:00Z';
-});
-beforeEach(async () => {
-  await database.sequelize.query('delete from sending_trouble; delete from worker; delete from own_mark');
-  await withDemonstration(database);
-  await recogniseDatabase(database, new Date());
-});
-afterAll(async () => {
-  await connection().close();
-  await database.drop();
-});
+const ground = sendingDatabase();
 
 const HELD = stableId('message', 'm-held-1034');
 
@@ -44,9 +23,9 @@ const needing = async () =>
 async function answered(words: string): Promise<string> {
   const letter = await written();
   expect(await sendLetter(imke, letter)).toMatchObject({ result: 'going' });
-  await database.sequelize.query(`update message set goes_at = now() where id = '${letter.id}'`);
+  await ground.database.sequelize.query(`update message set goes_at = now() where id = '${letter.id}'`);
   const server = await mailServer({ contents: [words] });
-  await new Sender(database, server.address).sendAllDue();
+  await new Sender(ground.database, server.address).sendAllDue();
   server.close();
   return letter.id;
 }
@@ -76,9 +55,9 @@ it('a letter that failed is sent again as it was, and can be taken back like any
     reason: null,
     goes_in: expect.any(Number),
   });
-  await database.sequelize.query(`update message set goes_at = now() where id = '${id}'`);
+  await ground.database.sequelize.query(`update message set goes_at = now() where id = '${id}'`);
   const server = await mailServer();
-  await new Sender(database, server.address).sendAllDue();
+  await new Sender(ground.database, server.address).sendAllDue();
   expect(await oneLetter(imke, id)).toMatchObject({
     status: 'sent',
     events: [
@@ -95,9 +74,9 @@ it('a letter that was held goes, though it has no HTML and no sender of its own,
   expect(await cureLetter(imke, HELD, 'drop', await versionOf(HELD))).toMatchObject({ status: 'taken back' });
   expect(await cureLetter(imke, HELD, 'hold', await versionOf(HELD))).toMatchObject({ status: 'held' });
   expect(await cureLetter(imke, HELD, 'send', await versionOf(HELD))).toMatchObject({ status: 'going' });
-  await database.sequelize.query(`update message set goes_at = now() where id = '${HELD}'`);
+  await ground.database.sequelize.query(`update message set goes_at = now() where id = '${HELD}'`);
   const server = await mailServer();
-  await new Sender(database, server.address).sendAllDue();
+  await new Sender(ground.database, server.address).sendAllDue();
   expect(await oneLetter(imke, HELD)).toMatchObject({
     status: 'sent',
     from_address: 'imke@larkfield.example',

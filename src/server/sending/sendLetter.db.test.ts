@@ -1,33 +1,15 @@
-import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
-import {
-  temporaryDatabase,
-  withDemonstration,
-  type TemporaryDatabase,
-} from '../../data/test/temporaryDatabase';
-import { connection } from '../connection';
+import { describe, expect, it } from 'vitest';
 import { oneLetter } from '../oneLetter';
 import { recordPayment } from '../recordPayment';
 import { sendLetter } from './sendLetter';
 import { written } from './test/written';
 import { imke } from '../test/imke';
+import { sendingDatabase } from './test/sendingDatabase';
 
-let database: TemporaryDatabase;
+const ground = sendingDatabase();
 
-beforeAll(async () => {
-  database = await temporaryDatabase();
-  process.env.DATABASE_URL = database.url;
-  process.env.FAIRQUILL_NOW = '2026-11-25T09:00:00Z';
-});
-beforeEach(async () => {
-  await database.sequelize.query('delete from sending_trouble; delete from worker; delete from own_mark');
-  await withDemonstration(database);
-});
-afterAll(async () => {
-  await connection().close();
-  await database.drop();
-});
-
-const letters = () => database.models.message.count({ where: { template_version: 1, status: 'going' } });
+const letters = () =>
+  ground.database.models.message.count({ where: { template_version: 1, status: 'going' } });
 
 describe('a letter to be sent', () => {
   it('is written with its recipients, its values and its job in one transaction', async () => {
@@ -68,7 +50,7 @@ describe('a letter to be sent', () => {
 
   it('is refused when another address would get it', async () => {
     const letter = await written();
-    await database.sequelize.query(
+    await ground.database.sequelize.query(
       "update contact set email = 'new@thornholtcollege.example' where key = 'hale'",
     );
     expect(await sendLetter(imke, letter)).toEqual({
@@ -81,7 +63,7 @@ describe('a letter to be sent', () => {
     const letter = await written();
     const [subject, ...body] = letter.document.content;
     const own = { type: 'paragraph' as const, content: [{ type: 'text' as const, text: 'Shall we talk?' }] };
-    await database.sequelize.query("update contact set given_name = 'Hal' where key = 'hale'");
+    await ground.database.sequelize.query("update contact set given_name = 'Hal' where key = 'hale'");
     expect(await sendLetter(imke, letter)).toMatchObject({ result: 'changed' });
     const document = { type: 'doc' as const, content: [subject!, own, ...body.slice(1)] };
     expect(await sendLetter(imke, { ...letter, document })).toMatchObject({ result: 'going' });

@@ -1,18 +1,11 @@
 import { randomUUID } from 'node:crypto';
 import { readFile } from 'node:fs/promises';
 import path from 'node:path';
-import { afterAll, beforeAll, beforeEach, describe, expect, it, vi } from 'vitest';
+import { describe, expect, it, vi } from 'vitest';
 import { claimLetters } from '../../data/repositories/outgoing';
-import { recogniseDatabase } from '../../data/repositories/ownMark';
 import { dismissWorker, seeWorker } from '../../data/repositories/workers';
-import {
-  DEMONSTRATION,
-  temporaryDatabase,
-  withDemonstration,
-  type TemporaryDatabase,
-} from '../../data/test/temporaryDatabase';
+import { DEMONSTRATION } from '../../data/test/temporaryDatabase';
 import { readMailServer, type MailServer } from '../../post/mailConnection';
-import { connection } from '../connection';
 import { keepTemplate } from '../keepTemplate';
 import { oneLetter } from '../oneLetter';
 import { imke } from '../test/imke';
@@ -23,28 +16,15 @@ import { lettersWaiting, whyLetterWaits } from './sendingState';
 import { takeBackLetter } from './takeBackLetter';
 import { mailServer } from './test/mailServer';
 import { written } from './test/written';
+import { sendingDatabase } from './test/sendingDatabase';
 
-let database: TemporaryDatabase;
-
-beforeAll(async () => {
-  database = await temporaryDatabase();
-  process.env.DATABASE_URL = database.url;
-  process.env.FAIRQUILL_NOW = '2026-11-25T09:00:00Z';
-});
-beforeEach(async () => {
-  await database.sequelize.query('delete from sending_trouble; delete from worker; delete from own_mark');
-  await withDemonstration(database);
-  await recogniseDatabase(database, new Date());
-});
-afterAll(async () => {
-  await connection().close();
-  await database.drop();
-});
+const ground = sendingDatabase();
 
 const SECOND = { start: { kind: 'invoice', key: 'LPC-1052' } } as const;
 
 /** The ten seconds of every letter are over. */
-const itIsTime = () => database.sequelize.query("update message set goes_at = now() where status = 'going'");
+const itIsTime = () =>
+  ground.database.sequelize.query("update message set goes_at = now() where status = 'going'");
 
 /** Letters whose time has come. */
 async function due(...more: Partial<LetterToSend>[]): Promise<string[]> {
@@ -58,13 +38,13 @@ async function due(...more: Partial<LetterToSend>[]): Promise<string[]> {
   return ids;
 }
 
-const sendAllDue = (server: MailServer) => new Sender(database, server).sendAllDue();
-const claim = async (worker: string) => (await claimLetters(database, worker, 1))[0];
+const sendAllDue = (server: MailServer) => new Sender(ground.database, server).sendAllDue();
+const claim = async (worker: string) => (await claimLetters(ground.database, worker, 1))[0];
 
 /** A worker that is there. */
 async function worker(): Promise<string> {
   const id = randomUUID();
-  await seeWorker(database, id);
+  await seeWorker(ground.database, id);
   return id;
 }
 
@@ -94,21 +74,21 @@ describe('a letter on its way', () => {
     const [slow, quick] = [await worker(), await worker()];
     const first = (await claim(slow))!;
     expect(await claim(quick)).toBeUndefined();
-    await dismissWorker(database, slow);
+    await dismissWorker(ground.database, slow);
     const second = (await claim(quick))!;
-    await expect(new Ledger(database).begin(first)).rejects.toThrow('taken this letter over');
-    await new Ledger(database).begin(second);
-    await new Ledger(database).conclude(first, { status: 'failed', detail: 'lost' });
+    await expect(new Ledger(ground.database).begin(first)).rejects.toThrow('taken this letter over');
+    await new Ledger(ground.database).begin(second);
+    await new Ledger(ground.database).conclude(first, { status: 'failed', detail: 'lost' });
     expect(await oneLetter(imke, id!)).toMatchObject({ status: 'going' });
-    await new Ledger(database).conclude(second, { status: 'sent' });
+    await new Ledger(ground.database).conclude(second, { status: 'sent' });
     expect(await oneLetter(imke, id!)).toMatchObject({ status: 'sent', reason: null });
   });
 
   it('is never sent again when a worker was killed while the server took it', async () => {
     const [id] = await due({});
     const killed = await worker();
-    await new Ledger(database).begin((await claim(killed))!);
-    await dismissWorker(database, killed);
+    await new Ledger(ground.database).begin((await claim(killed))!);
+    await dismissWorker(ground.database, killed);
     const server = await mailServer();
     await sendAllDue(server.address);
     expect(server.heard).toEqual([]);
@@ -123,7 +103,7 @@ describe('a letter on its way', () => {
     const [id] = await due({});
     const killed = await worker();
     await claim(killed);
-    await dismissWorker(database, killed);
+    await dismissWorker(ground.database, killed);
     const server = await mailServer();
     await sendAllDue(server.address);
     expect(await oneLetter(imke, id!)).toMatchObject({ status: 'sent' });
@@ -174,10 +154,10 @@ describe('a letter on its way', () => {
 
   it('that cannot be made into a message, or has been tried too often, has failed', async () => {
     const [unwritable, often] = await due({}, SECOND);
-    await database.sequelize.query(
+    await ground.database.sequelize.query(
       `update message set language = 'no-such-language-at-all-is-there' where id = '${unwritable}'`,
     );
-    await database.sequelize.query(`update message set tries = 20 where id = '${often}'`);
+    await ground.database.sequelize.query(`update message set tries = 20 where id = '${often}'`);
     const server = await mailServer();
     await sendAllDue(server.address);
     expect(server.heard).toEqual([]);
@@ -223,7 +203,7 @@ describe('a server that takes no letters', () => {
     const works = await mailServer();
     await sendAllDue(works.address);
     expect(works.connections()).toBe(0);
-    await database.sequelize.query('update sending_trouble set again_at = now()');
+    await ground.database.sequelize.query('update sending_trouble set again_at = now()');
     await sendAllDue(works.address);
     expect(works.heard.filter((line) => line.startsWith('RCPT'))).toHaveLength(2);
     expect(await oneLetter(imke, id!)).toMatchObject({ status: 'sent' });
@@ -234,7 +214,7 @@ describe('a server that takes no letters', () => {
 
   it('takes none from one sender, and those of others go on', async () => {
     const [hers] = await due({}, SECOND);
-    await database.sequelize.query(
+    await ground.database.sequelize.query(
       `update message set from_address = 'runa@larkfield.example' where status = 'going' and id <> '${hers}'`,
     );
     const server = await mailServer({
@@ -252,7 +232,7 @@ describe('a server that takes no letters', () => {
 
   it('is said to be none where nothing sends', async () => {
     await due({});
-    await database.sequelize.query(
+    await ground.database.sequelize.query(
       "update message set goes_at = now() - interval '1 minute' where status = 'going'",
     );
     expect(await lettersWaiting(imke)).toEqual({
@@ -266,7 +246,7 @@ describe('a letter that waits for a person', () => {
   it('should have gone longer ago than the business lets pass', async () => {
     const [late, soon] = await due({}, SECOND);
     const ago = (id: string, hours: number) =>
-      database.sequelize.query(
+      ground.database.sequelize.query(
         `update message set goes_at = now() - interval '${hours} hours' where id = '${id}'`,
       );
     await ago(late!, 7);
@@ -283,9 +263,9 @@ describe('a letter that waits for a person', () => {
 
   it('was on its way when the database was copied, or may have arrived', async () => {
     const [waiting, begun] = await due({}, SECOND);
-    await database.sequelize.query(`update message set handed_over_at = now() where id = '${begun}'`);
+    await ground.database.sequelize.query(`update message set handed_over_at = now() where id = '${begun}'`);
     // As a dump brings it back: with the mark of the database it was taken from.
-    await database.sequelize.query("update own_mark set mark = 'another'");
+    await ground.database.sequelize.query("update own_mark set mark = 'another'");
     const server = await mailServer();
     expect(await claim(await worker())).toBeUndefined();
     await sendAllDue(server.address);
@@ -302,7 +282,7 @@ describe('a letter that waits for a person', () => {
 it('a stop ends after the letters in hand, and the next worker goes on at once', async () => {
   const ids = await due({}, SECOND, { choices: { template: 'second-reminder', answers: {} } });
   const server = await mailServer({ sender: () => '250 ok' });
-  const sender = new Sender(database, server.address);
+  const sender = new Sender(ground.database, server.address);
   const running = sender.run();
   await vi.waitFor(() => expect(server.heard.length).toBeGreaterThan(0), { timeout: 5000 });
   sender.stop();
@@ -310,6 +290,6 @@ it('a stop ends after the letters in hand, and the next worker goes on at once',
   await sendAllDue(server.address);
   for (const id of ids) expect(await oneLetter(imke, id)).toMatchObject({ status: 'sent' });
   expect(server.heard.filter((line) => line.startsWith('RCPT'))).toHaveLength(3);
-  expect(await database.models.message.count({ where: { status: 'going' } })).toBe(0);
+  expect(await ground.database.models.message.count({ where: { status: 'going' } })).toBe(0);
   server.close();
 });
