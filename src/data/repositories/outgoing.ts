@@ -151,20 +151,29 @@ export async function momentIn(
   return row!.moment;
 }
 
-/** Takes a letter back that no worker has begun with. Gives whether it was still there to be taken. */
+/**
+ * Takes a letter back that no worker has begun with. One that was sent again after it had been held or had failed is then
+ * as it was before that.
+ * @returns whether it was still there to be taken
+ */
 export async function takeBack(
   { sequelize, inTransaction }: Database,
   { business_id, id }: { business_id: string; id: string },
   at: Date,
 ): Promise<boolean> {
   return inTransaction(async (transaction) => {
-    const [, count] = await sequelize.query(
-      `update message set status = 'taken back', goes_at = null, version = version + 1
-       where business_id = $business_id and id = $id and status = 'going' and claimed_by is null`,
-      { bind: { business_id, id }, transaction, type: QueryTypes.UPDATE },
+    const [row] = await sequelize.query<{ status: string }>(
+      `update message set goes_at = null, version = version + 1, status = coalesce(
+         (select kind from delivery_event before where before.business_id = message.business_id and message_id = message.id
+            and kind in ('held', 'failed', 'may have arrived') order by position desc limit 1), 'taken back'),
+         reason = (select detail from delivery_event before where before.business_id = message.business_id
+            and message_id = message.id and kind in ('held', 'failed', 'may have arrived') order by position desc limit 1)
+       where business_id = $business_id and id = $id and status = 'going' and claimed_by is null
+       returning status`,
+      { bind: { business_id, id }, transaction, type: QueryTypes.SELECT },
     );
-    if (count) await addEvent({ sequelize }, { business_id, id }, 'taken back', at, undefined, transaction);
-    return count > 0;
+    if (row) await addEvent({ sequelize }, { business_id, id }, row.status, at, undefined, transaction);
+    return row !== undefined;
   });
 }
 

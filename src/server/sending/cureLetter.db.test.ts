@@ -8,6 +8,7 @@ import { cureLetter } from './cureLetter';
 import { needsSomebody } from './needsSomebody';
 import { Sender } from './sender';
 import { sendLetter } from './sendLetter';
+import { takeBackLetter } from './takeBackLetter';
 import { mailServer } from './test/mailServer';
 import { written } from './test/written';
 import { sendingDatabase } from './test/sendingDatabase';
@@ -84,6 +85,15 @@ it('a letter that was held goes, though it has no HTML and no sender of its own,
   expect(server.content.join('\n')).not.toContain('text/html');
   expect(server.content.join('\n')).toContain('Hello Joost,');
   server.close();
+});
+
+it('a letter that was sent again and is taken back is as it was before', async () => {
+  expect(await cureLetter(imke, HELD, 'send', await versionOf(HELD))).toMatchObject({ status: 'going' });
+  expect(await takeBackLetter(imke, HELD)).toEqual({ status: 'held', taken: true });
+  expect(await oneLetter(imke, HELD)).toMatchObject({
+    status: 'held',
+    reason: 'Teo sees him next week: send after the visit?',
+  });
 });
 
 it('of a letter that may have arrived a person says whether it did', async () => {

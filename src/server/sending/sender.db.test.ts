@@ -61,11 +61,11 @@ describe('a letter on its way', () => {
   it('is taken back while no worker has it, and not afterwards', async () => {
     const [first, second] = [await written(), await written(SECOND)];
     await sendLetter(imke, first);
-    expect(await takeBackLetter(imke, first.id)).toBe('taken back');
+    expect(await takeBackLetter(imke, first.id)).toEqual({ status: 'taken back', taken: true });
     await sendLetter(imke, second);
     await itIsTime();
     await claim(await worker());
-    expect(await takeBackLetter(imke, second.id)).toBe('going');
+    expect(await takeBackLetter(imke, second.id)).toEqual({ status: 'going', taken: false });
     expect(await takeBackLetter(imke, randomUUID())).toBeUndefined();
   });
 

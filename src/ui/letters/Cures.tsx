@@ -10,18 +10,22 @@ import { TakeBack } from './TakeBack';
 
 type Answer = { status?: string; version?: number; error?: string };
 
-/**
- * What can be done about a letter that did not go as it should.
- * @param onPage on the letter's own page, which shows what came of it; in a list, it stays where it was until one leaves
- */
-export function Cures({ letter, onPage = false }: { letter: ShownLetter; onPage?: boolean }) {
+interface Props {
+  letter: ShownLetter;
+  /** on the letter's own page, which shows what came of it; in a list, it stays where it was until one leaves */
+  onPage?: boolean;
+  /** hears the state that a cure has led to */
+  onStatus?: (status: string) => void;
+}
+
+/** What can be done about a letter that did not go as it should. */
+export function Cures({ letter, onPage = false, onStatus }: Props) {
   const router = useRouter();
   const [now, setNow] = useState({ status: letter.status, version: letter.version });
   const [done, setDone] = useState<OfferedCure>();
   const [trouble, setTrouble] = useState<string>();
   const [busy, setBusy] = useState(false);
-  // Where the list has been read again meanwhile, it knows better.
-  const { status, version } = letter.version > now.version ? letter : now;
+  const { status, version } = now;
 
   async function ask(cure: string, then: OfferedCure | undefined) {
     setTrouble(undefined);
@@ -34,7 +38,9 @@ export function Cures({ letter, onPage = false }: { letter: ShownLetter; onPage?
       return setTrouble(body.error ?? 'The server did not answer. Nothing has changed.');
     setNow({ status: body.status, version: body.version });
     setDone(then);
-    if (onPage) router.refresh();
+    onStatus?.(body.status);
+    // What can be undone stays, with the way to undo it.
+    if (onPage && !then?.undo) router.refresh();
   }
 
   return (

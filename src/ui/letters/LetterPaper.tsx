@@ -67,7 +67,7 @@ export function LetterPaper({ letter, waits }: { letter: WholeLetter; waits?: st
                 {words}
               </p>
             ))}
-            <Cures letter={letter} onPage />
+            <Cures key={letter.version} letter={letter} onPage />
           </>
         ) : (
           <>

@@ -1,8 +1,5 @@
-import Link from 'next/link';
-import { whatIsKnown } from '../../core/cures/cures';
-import { Cures } from './Cures';
-import { otherSide, type ShownLetter } from './Letters';
-import { LetterState } from './LetterState';
+import type { ShownLetter } from './Letters';
+import { NeedsLetter } from './NeedsLetter';
 import { TryNow } from './TryNow';
 
 export interface Needs {
@@ -35,25 +32,7 @@ export function NeedsSomebody({ needs: { letters, more, waiting }, me }: Props) 
       )}
       <ul>
         {letters.map((letter) => (
-          <li key={letter.id} className="paper needs-letter">
-            <p className="needs-head">
-              <LetterState status={letter.status} />
-              <time dateTime={letter.at}>{letter.day}</time>
-              {letter.member_key !== me && letter.member && (
-                <span className="card-whose">{letter.member}’s</span>
-              )}
-            </p>
-            <h3>
-              <Link href={`/post/${letter.id}`} prefetch={false}>
-                {letter.subject || 'Without a subject'}
-              </Link>
-            </h3>
-            <p className="entry-note">{otherSide(letter)}</p>
-            {whatIsKnown(letter).map((words) => (
-              <p key={words}>{words}</p>
-            ))}
-            <Cures letter={letter} />
-          </li>
+          <NeedsLetter key={`${letter.id} ${letter.version}`} letter={letter} me={me} />
         ))}
       </ul>
       {more && <p className="hint">More stand here when these are dealt with.</p>}

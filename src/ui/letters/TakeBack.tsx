@@ -16,7 +16,7 @@ export function TakeBack({ id, going }: { id: string; going: boolean }) {
       return setWords('There is no connection: it goes when its time comes. Press again when you are back.');
     const { status } = answer.body;
     if (!status) return setWords('The server did not answer: it has not been taken back. Press again.');
-    setWords(status === 'taken back' ? 'It was taken back.' : 'It is too late: it has gone.');
+    setWords(answer.status === 200 ? 'It was taken back.' : 'It is too late: it has gone.');
     router.refresh();
   }
   return (
