@@ -1,4 +1,5 @@
 import { QueryTypes } from 'sequelize';
+import { bookingWords } from '../src/core/records/bookingWords';
 import { connection } from '../src/server/connection';
 import type { CurrentMember } from '../src/server/currentMember';
 import { factsForWriting } from '../src/server/factsForWriting';
@@ -13,20 +14,21 @@ import { generate } from './generate';
 const ROUNDS = 5;
 const url = process.env.DATABASE_URL!;
 
-const [member] = await connection().sequelize.query<CurrentMember>(
+const [row] = await connection().sequelize.query<Omit<CurrentMember, 'words'>>(
   `select business_id, 'x' as business_name, member.id, member.key, full_name, role from member where key = 'imke'`,
   { type: QueryTypes.SELECT },
 );
+const member: CurrentMember = { ...row!, words: bookingWords(null) };
 const pages: Record<string, () => Promise<unknown>> = {
-  Today: () => today(member!),
-  Clients: () => listClients(member!),
-  'A client': () => recordPage(member!, { kind: 'client', key: 'college' }),
-  Visits: () => listBookings(member!),
-  Invoices: () => listInvoices(member!),
-  'An invoice': () => recordPage(member!, { kind: 'invoice', key: 'LPC-1048' }),
-  Templates: () => templatesByGroup(member!),
-  Writing: () => factsForWriting(member!, { kind: 'invoice', key: 'LPC-1048' }),
-  Post: () => post(member!),
+  Today: () => today(member),
+  Clients: () => listClients(member),
+  'A client': () => recordPage(member, { kind: 'client', key: 'college' }),
+  Visits: () => listBookings(member),
+  Invoices: () => listInvoices(member),
+  'An invoice': () => recordPage(member, { kind: 'invoice', key: 'LPC-1048' }),
+  Templates: () => templatesByGroup(member),
+  Writing: () => factsForWriting(member, { kind: 'invoice', key: 'LPC-1048' }),
+  Post: () => post(member),
 };
 
 const { options } = connection().sequelize as unknown as { options: { logging: unknown } };
