@@ -20,6 +20,7 @@ export async function showLetters(
   { business_id }: CurrentMember,
   letters: readonly KeptLetter[],
 ): Promise<DatedLetter[]> {
+  if (letters.length === 0) return [];
   const records = await recordsOfBusiness(connection(), business_id, { clients: [] });
   const book = new RecordBook(records!, now());
   const formats = formatsOf(book);

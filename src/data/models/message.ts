@@ -2,25 +2,26 @@ import type { Note } from '../../core/fill/filled';
 import type { Choices } from '../../core/writing/letter';
 import { given, json, key, maybe, moment, oneOf, or, text, uuid, whole } from '../column';
 
+/** What can become of a letter that was written. */
+const BECAME = [
+  'held',
+  'going',
+  'sent',
+  'delivered',
+  'opened',
+  'bounced',
+  'failed',
+  'may have arrived',
+  'taken back',
+] as const;
+
 export const MESSAGE = {
   business_id: key(uuid()),
   id: key(uuid()),
   message_id: text(),
   direction: oneOf('out', 'in'),
   kind: or(oneOf('letter', 'text'), 'letter'),
-  status: oneOf(
-    'draft',
-    'held',
-    'going',
-    'sent',
-    'delivered',
-    'opened',
-    'bounced',
-    'failed',
-    'may have arrived',
-    'taken back',
-    'received',
-  ),
+  status: oneOf('draft', 'received', ...BECAME),
   reason: maybe(text()),
   thread_id: uuid(),
   subject: or(text(), ''),
@@ -71,17 +72,7 @@ export const DELIVERY_EVENT = {
   business_id: key(uuid()),
   message_id: key(uuid()),
   position: key(whole()),
-  kind: oneOf(
-    'held',
-    'going',
-    'sent',
-    'delivered',
-    'opened',
-    'bounced',
-    'failed',
-    'may have arrived',
-    'taken back',
-  ),
+  kind: oneOf(...BECAME),
   at: moment(),
   detail: maybe(text()),
 };

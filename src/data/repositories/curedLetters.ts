@@ -1,6 +1,6 @@
 import { QueryTypes, type Transaction } from 'sequelize';
 import type { Database } from '../database';
-import { addEvent } from './outgoing';
+import { addEvent } from './deliveryEvents';
 
 /** A change that somebody makes to what became of a letter. */
 export interface LetterCure {

@@ -1,5 +1,7 @@
 import { QueryTypes } from 'sequelize';
 import type { Database } from '../database';
+import { addingEvents } from './deliveryEvents';
+import { HOLDING } from './holding';
 import { WORKER_IS_GONE } from './workers';
 
 /** Holds every letter that should have gone longer ago than its business lets pass, for a person to decide. */
@@ -12,16 +14,11 @@ export async function holdLateLetters({ sequelize }: Database, at: Date): Promis
          and (claimed_by is null or ${WORKER_IS_GONE})
        for update of message skip locked),
      held as (
-       update message set status = case when handed_over_at is null then 'held' else 'may have arrived' end,
-         reason = 'It should have gone more than ' || case hours when 1 then 'an hour' else hours || ' hours' end
-           || ' ago. See whether it is still right.',
-         goes_at = null, claimed_by = null, claimed_at = null, version = version + 1
+       update message set ${HOLDING}, reason = 'It should have gone more than ' || case hours when 1 then 'an hour' else hours || ' hours' end
+           || ' ago. See whether it is still right.'
        from late where message.business_id = late.business_id and message.id = late.id
        returning message.business_id, message.id, status, reason)
-     insert into delivery_event (business_id, message_id, position, kind, at, detail)
-     select business_id, id, (select coalesce(max(position) + 1, 0) from delivery_event
-       where delivery_event.business_id = held.business_id and message_id = id), status, $at, reason
-     from held`,
+     ${addingEvents('held', 'reason')}`,
     { bind: { at }, type: QueryTypes.INSERT },
   );
 }

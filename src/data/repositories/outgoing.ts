@@ -1,6 +1,7 @@
 import { QueryTypes, type Transaction } from 'sequelize';
 import type { Database } from '../database';
-import { MACHINE } from './ownMark';
+import { addEvent, addingEvents } from './deliveryEvents';
+import { machine } from './ownMark';
 import { WORKER_IS_GONE } from './workers';
 
 /** A letter that a worker may hand over. */
@@ -57,7 +58,7 @@ export async function claimLetters(
        (select coalesce(jsonb_agg(jsonb_build_object('role', role, 'name', name, 'address', address) order by position), '[]')
         from message_recipient one where one.business_id = message.business_id and one.message_id = message.id) as recipients`,
     {
-      bind: { worker, machine: MACHINE(), ...(sender === undefined ? {} : { sender }) },
+      bind: { worker, machine: machine(), ...(sender === undefined ? {} : { sender }) },
       type: QueryTypes.SELECT,
     },
   );
@@ -113,10 +114,7 @@ export async function concludeTries(
        from ${CLAIMS}, status text, detail text, again integer)
        where ${IS_CLAIMED}
        returning message.business_id, message.id, claim.status, claim.detail)
-     insert into delivery_event (business_id, message_id, position, kind, at, detail)
-     select business_id, id, (select coalesce(max(position) + 1, 0) from delivery_event
-       where delivery_event.business_id = concluded.business_id and message_id = id), status, $at, detail
-     from concluded`,
+     ${addingEvents('concluded', 'detail')}`,
     { bind: { claims: JSON.stringify(claims), at }, type: QueryTypes.INSERT },
   );
 }
@@ -163,11 +161,10 @@ export async function takeBack(
 ): Promise<boolean> {
   return inTransaction(async (transaction) => {
     const [row] = await sequelize.query<{ status: string }>(
-      `update message set goes_at = null, version = version + 1, status = coalesce(
-         (select kind from delivery_event before where before.business_id = message.business_id and message_id = message.id
-            and kind in ('held', 'failed', 'may have arrived') order by position desc limit 1), 'taken back'),
-         reason = (select detail from delivery_event before where before.business_id = message.business_id
-            and message_id = message.id and kind in ('held', 'failed', 'may have arrived') order by position desc limit 1)
+      `update message set goes_at = null, version = version + 1, status = coalesce(before.kind, 'taken back'), reason = before.detail
+       from (select) one left join lateral (
+         select kind, detail from delivery_event where business_id = $business_id and message_id = $id
+           and kind in ('held', 'failed', 'may have arrived') order by position desc limit 1) before on true
        where business_id = $business_id and id = $id and status = 'going' and claimed_by is null
        returning status`,
       { bind: { business_id, id }, transaction, type: QueryTypes.SELECT },
@@ -175,21 +172,4 @@ export async function takeBack(
     if (row) await addEvent({ sequelize }, { business_id, id }, row.status, at, undefined, transaction);
     return row !== undefined;
   });
-}
-
-/** Adds to what became of a letter. */
-export async function addEvent(
-  { sequelize }: Pick<Database, 'sequelize'>,
-  { business_id, id }: { business_id: string; id: string },
-  kind: string,
-  at: Date,
-  detail: string | undefined,
-  transaction: Transaction,
-): Promise<void> {
-  await sequelize.query(
-    `insert into delivery_event (business_id, message_id, position, kind, at, detail)
-     select $business_id, $id, coalesce(max(position) + 1, 0), $kind, $at, $detail
-     from delivery_event where business_id = $business_id and message_id = $id`,
-    { bind: { business_id, id, kind, at, detail: detail ?? null }, transaction },
-  );
 }

@@ -1,8 +1,12 @@
 import { QueryTypes } from 'sequelize';
 import type { Database } from '../database';
+import { addingEvents } from './deliveryEvents';
+import { HOLDING } from './holding';
 
 /** Tells this machine's private database from a copy of its files elsewhere; empty for a database server apart. */
-export const MACHINE = () => process.env.FAIRQUILL_MACHINE ?? '';
+export function machine(): string {
+  return process.env.FAIRQUILL_MACHINE ?? '';
+}
 
 const COPIED =
   'This database has been copied or brought back since the letter was written. It may have gone out already, from the other one.';
@@ -13,7 +17,7 @@ const COPIED =
  * @returns how many are held now
  */
 export async function recogniseDatabase({ sequelize, inTransaction }: Database, at: Date): Promise<number> {
-  const bind = { machine: MACHINE() };
+  const bind = { machine: machine() };
   const [known] = await sequelize.query<{ same: boolean }>(
     'select mark = present_mark($machine) as same from own_mark',
     { bind, type: QueryTypes.SELECT },
@@ -31,14 +35,9 @@ export async function recogniseDatabase({ sequelize, inTransaction }: Database, 
     async function holdAll(): Promise<number> {
       const rows = await sequelize.query(
         `with held as (
-           update message set status = case when handed_over_at is null then 'held' else 'may have arrived' end,
-             reason = $words, goes_at = null, claimed_by = null, claimed_at = null, settled_at = null, settled_by = null,
-             version = version + 1
+           update message set ${HOLDING}, reason = $words, settled_at = null, settled_by = null
            where status = 'going' returning business_id, id, status)
-         insert into delivery_event (business_id, message_id, position, kind, at, detail)
-         select business_id, id, (select coalesce(max(position) + 1, 0) from delivery_event
-           where delivery_event.business_id = held.business_id and message_id = id), status, $at, $words
-         from held returning message_id`,
+         ${addingEvents('held', '$words')} returning message_id`,
         { bind: { words: COPIED, at }, transaction, type: QueryTypes.SELECT },
       );
       return rows.length;

@@ -4,15 +4,6 @@ import type { Database } from '../database';
 /** Seconds until the next try while the server takes nothing; the last is kept to. */
 const PAUSES = [5, 10, 20, 60, 120, 300, 600];
 
-/** Why letters of a sender, or of all (sender ''), wait though their time has come. */
-export interface SendingTrouble {
-  sender: string;
-  /** the server's */
-  words: string;
-  since: Date;
-  again_at: Date;
-}
-
 /**
  * Writes down that the server takes nothing from a sender, or from nobody (''), and when that is tried again.
  * @param trial whether it was a try of a trouble that was known; several letters may meet a new one at once
