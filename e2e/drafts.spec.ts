@@ -9,6 +9,24 @@ const CLIENTS = {
 } as const;
 const of = (name: string) => CLIENTS[name as keyof typeof CLIENTS];
 
+/** Waits until the device's store has some words. */
+async function keptOnDevice(page: Page, words: string) {
+  await expect
+    .poll(() =>
+      page.evaluate(
+        () =>
+          new Promise<string>((resolve) => {
+            const opening = indexedDB.open('fair-quill');
+            opening.onsuccess = () => {
+              const asked = opening.result.transaction('drafts').objectStore('drafts').getAll();
+              asked.onsuccess = () => resolve(JSON.stringify(asked.result));
+            };
+          }),
+      ),
+    )
+    .toContain(words);
+}
+
 const letterOf = (page: Page) => page.getByRole('article', { name: /^Letter to/ });
 
 async function begin(page: Page, client: string, template = 'statement-of-account') {
@@ -45,8 +63,10 @@ test('of two tabs with one letter the later is told, and neither loses its words
   const letter = await begin(page, client);
   const second = await context.newPage();
   const same = await begin(second, client);
+  await page.bringToFront();
   await typeBehind(page, 'nothing is open', ' From the first tab.');
-  await page.waitForTimeout(800);
+  await keptOnDevice(page, 'From the first tab.');
+  await second.bringToFront();
   await typeBehind(second, 'nothing is open', ' From the second tab.');
   const told = second.getByRole('alert').filter({ hasText: 'has been changed in another tab' });
   await expect(told).toBeVisible();

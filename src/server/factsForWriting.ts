@@ -1,63 +1,56 @@
-import type { PastLetter } from '../core/fitting/fittingTemplates';
+import type { LetterFacts } from '../core/contract/writing';
+import { countriesOf } from '../core/fill/formats/phones/countriesOf';
 import type { StartingPoint } from '../core/records/which/situation';
-import type { WritingFacts } from '../core/writing/writingDesk';
+import { beginsWith } from '../core/writing/beginsWith';
+import { WritingDesk } from '../core/writing/writingDesk';
 import { pastLetters } from '../data/repositories/pastLetters';
 import { recordsOfBusiness } from '../data/repositories/recordsOfBusiness';
 import { scopeFrom, startingRecord } from '../data/repositories/startingRecords';
-import {
-  groupsOfBusiness,
-  passagesOfBusiness,
-  templatesWithWords,
-} from '../data/repositories/templatesOfBusiness';
+import { editionOfTemplates } from '../data/repositories/templatesOfBusiness';
 import { now } from './clock';
 import { connection } from './connection';
 import type { CurrentMember } from './currentMember';
+import { templateList } from './templateList';
 
-/** Everything a letter is written from, loaded once: one client's records, and the templates with their words. */
-export interface FactsForWriting extends WritingFacts {
-  groups: { key: string; name: string; initial: string; tint: string; templates: string[] }[];
-  letters: PastLetter[];
-  business: string;
+interface Asked {
+  /** the template to begin with, by its key; absent: the likeliest */
+  template?: string | undefined;
+  /** the list of templates that the device has */
+  edition?: string | undefined;
 }
 
-/** Undefined: there is no such record. */
+/**
+ * What a letter is written from: one client's records, and the templates where the device does not have them. Their words
+ * do not come along, but for those the letter begins with.
+ * @returns undefined: there is no such record
+ */
 export async function factsForWriting(
-  { business_id, id, key }: CurrentMember,
+  member: CurrentMember,
   start: StartingPoint,
-): Promise<FactsForWriting | undefined> {
+  asked: Asked = {},
+): Promise<LetterFacts | undefined> {
+  const { business_id, id, key } = member;
   const database = connection();
   const record = await startingRecord(database, business_id, start);
   if (!record) return undefined;
   const scope = scopeFrom(start, record);
-  const [records, templates, passages, groups, letters] = await Promise.all([
+  const [records, letters, edition] = await Promise.all([
     recordsOfBusiness(database, business_id, scope),
-    templatesWithWords(database, business_id, id),
-    passagesOfBusiness(database, business_id),
-    groupsOfBusiness(database, business_id),
     pastLetters(database, business_id, id, scope),
+    editionOfTemplates(database, business_id, id),
   ]);
-  const keysOf = (group_id: string | null) =>
-    templates.filter((template) => template.group_id === group_id).map((template) => template.key);
-  const loose = keysOf(null);
-  return {
+  const facts = {
     records: records!,
     now: now(),
-    templates: templates.map(({ group_id: _, ...template }) => template),
-    passages,
     member: key,
     business: business_id,
-    groups: [
-      ...groups.map((group) => ({
-        key: group.key,
-        name: group.name,
-        initial: group.initial,
-        tint: group.tint,
-        templates: keysOf(group.id),
-      })),
-      ...(loose.length
-        ? [{ key: 'none', name: 'Without a group', initial: '–', tint: 'slate', templates: loose }]
-        : []),
-    ],
     letters,
+    phones: countriesOf(records!),
+    edition,
   };
+  if (edition === asked.edition) return facts;
+  const { list, withWords } = await templateList(member);
+  const desk = new WritingDesk({ ...facts, ...list });
+  const first = beginsWith(desk, start, letters, asked.template);
+  return { ...facts, list, words: withWords.filter((template) => template.key === first) };
 }

@@ -6,6 +6,7 @@ import type { CurrentMember } from './currentMember';
 import { demonstrationMembers } from './demonstrationMembers';
 import { factsForWriting } from './factsForWriting';
 import { findTemplates } from './findTemplates';
+import { firstLetter } from './firstLetter';
 import { keepTemplate } from './keepTemplate';
 import { listBookings, listClients, listEnquiries, listInvoices, listProjects } from './lists';
 import { hasWords, searchable, wordsWanted } from '../core/searching/finder';
@@ -17,6 +18,8 @@ import { recordPayment, undoPayment } from './recordPayment';
 import { showLetters } from './showLetters';
 import { templateInPencil } from './templateInPencil';
 import { today } from './today';
+import { wordsOfTemplates } from './wordsOfTemplates';
+import { wordsOf } from '../core/fairCopy/copyDocument';
 import { printTemplate } from '../core/template/text/printTemplate';
 import { imke } from './test/imke';
 
@@ -146,10 +149,62 @@ it('letters have their days in the business’s form', async () => {
 it('a letter is written from one client’s records and everybody’s templates', async () => {
   const facts = (await factsForWriting(imke, { kind: 'booking', key: 'b-hartigan' }))!;
   expect(facts.records.clients!.map(({ key }) => key)).toEqual(['hartigan']);
-  expect(facts.groups.flatMap(({ templates }) => templates)).toHaveLength(26);
-  expect(facts.templates).toHaveLength(26);
+  expect(facts.list!.groups.flatMap(({ templates }) => templates)).toHaveLength(26);
+  expect(facts.list!.templates).toHaveLength(26);
+  expect(facts.words!.map(({ key }) => key)).toEqual(['visit-confirmed']);
   expect(JSON.stringify(facts)).not.toContain('password');
   expect(await factsForWriting(elsewhere, { kind: 'booking', key: 'b-hartigan' })).toBeUndefined();
+});
+
+it('a device that has the list of templates is not given it again, until anything in it is another', async () => {
+  const from = { kind: 'client', key: 'college' } as const;
+  const { edition, list } = (await factsForWriting(imke, from))!;
+  const again = (await factsForWriting(imke, from, { edition }))!;
+  expect(again).toMatchObject({ edition });
+  expect(again).not.toHaveProperty('list');
+  expect(again).not.toHaveProperty('words');
+  const teo = { ...imke, id: stableId('member', 'teo'), key: 'teo' };
+  expect((await factsForWriting(teo, from))!.edition).not.toBe(edition);
+
+  const now = async () => (await factsForWriting(imke, from, { edition }))!.edition;
+  const query = (sql: string) => database.sequelize.query(sql);
+  for (const [there, back] of [
+    [
+      "set position = position + 1 where key = 'first-reminder'",
+      "set position = position - 1 where key = 'first-reminder'",
+    ],
+    ["set deleted_at = now() where key = 'short-note'", "set deleted_at = null where key = 'short-note'"],
+  ]) {
+    await query(`update template ${there}`);
+    expect(await now(), there).not.toBe(edition);
+    await query(`update template ${back}`);
+    expect(await now(), back).toBe(edition);
+  }
+  await query('update passage set document = document || \'{"more": 1}\'');
+  expect(await now(), 'a passage').not.toBe(edition);
+  await query("update passage set document = document - 'more'");
+  expect(list!.templates.every(({ topics, keptAt }) => topics && Date.parse(keptAt) > 0)).toBe(true);
+});
+
+it('the words of templates are given to who may see them', async () => {
+  const keys = ['short-note', 'first-reminder', 'nothing'];
+  const found = await wordsOfTemplates(imke, keys);
+  expect(found.map(({ key }) => key).sort()).toEqual(['first-reminder', 'short-note']);
+  expect(found[0]!.document.content.length).toBeGreaterThan(0);
+  const { list } = (await factsForWriting(imke, { kind: 'client', key: 'college' }))!;
+  const listing = list!.templates.find(({ key }) => key === found[0]!.key)!;
+  expect([found[0]!.version, found[0]!.keptAt]).toEqual([listing.version, listing.keptAt]);
+  expect(await wordsOfTemplates(elsewhere, keys)).toEqual([]);
+});
+
+it('the first letter is drawn from the likeliest template, and has nothing where the device has the list', async () => {
+  const start = { kind: 'invoice', key: 'LPC-1048' } as const;
+  const { facts, letter } = (await firstLetter(imke, start, {}))!;
+  expect(letter!.name).toBe('Thornholt College');
+  expect(wordsOf(letter!.document)).toContain('LPC-1048');
+  expect((await firstLetter(imke, start, { edition: facts.edition }))!.letter).toBeUndefined();
+  expect((await firstLetter(imke, start, { template: 'nothing' }))!.letter).toBeUndefined();
+  expect(await firstLetter(elsewhere, start, {})).toBeUndefined();
 });
 
 it('pages ask as many queries for many clients as for few', async () => {

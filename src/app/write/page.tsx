@@ -1,6 +1,10 @@
 import type { Metadata } from 'next';
+import { cookies, headers } from 'next/headers';
 import { notFound } from 'next/navigation';
+import { EDITION_COOKIE } from '../../core/contract/writing';
+import { firstLetter } from '../../server/firstLetter';
 import { Shell } from '../../ui/shell/Shell';
+import { LetterToRead } from '../../ui/writing/LetterToRead';
 import { WritingPage } from '../../ui/writing/WritingPage';
 import { requireMember } from '../session';
 import { readStartingPoint } from '../startingPoint';
@@ -14,9 +18,16 @@ export default async function WritePage({ searchParams }: Props) {
   const { from, template } = await searchParams;
   const start = readStartingPoint(from);
   if (!start) notFound();
+  const asked = typeof template === 'string' ? { template } : {};
+  // A document brings its letter along; within the application the page asks for it, and for no more than it lacks.
+  const document = (await headers()).get('sec-fetch-dest') === 'document';
+  const edition = (await cookies()).get(EDITION_COOKIE)?.value;
+  const first = document ? await firstLetter(member, start, { ...asked, edition }) : undefined;
   return (
     <Shell member={member}>
-      <WritingPage start={start} {...(typeof template === 'string' ? { template } : {})} />
+      <WritingPage start={start} {...asked} {...(first ? { given: first.facts } : {})}>
+        {first?.letter && <LetterToRead letter={first.letter} />}
+      </WritingPage>
     </Shell>
   );
 }

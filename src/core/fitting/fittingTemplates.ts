@@ -6,10 +6,9 @@ import { SCHEMA_DEFAULTS } from '../records/defaults';
 import type { Schema } from '../records/schema';
 import type { Situation, StartingPoint } from '../records/which/situation';
 import { LEADS_TO } from '../records/which/situation';
-import type { KeptTemplate } from '../writing/writingDesk';
 import { fitsWhen } from './fitsWhen';
+import { topicsOf, type AnyTemplate } from './listedTemplate';
 import { momentOf, type Aptness } from './momentOf';
-import { speaksOf } from './speaksOf';
 
 /** A letter that was written before, as far as choosing the next one needs it. */
 export interface PastLetter {
@@ -47,7 +46,7 @@ export interface FittingTemplates {
  * @param letters the letters written before: all about this record, and the member's own
  */
 export function fittingTemplates(
-  templates: readonly KeptTemplate[],
+  templates: readonly AnyTemplate[],
   situation: Situation,
   letters: readonly PastLetter[],
   schema: Schema,
@@ -92,8 +91,8 @@ export function fittingTemplates(
 }
 
 /** What a template's own head says, else what its words tell. */
-function aptnessOf(template: KeptTemplate, schema: Schema, situation: Situation, formats: Formats): Aptness {
-  const moment = momentOf(speaksOf(template), situation, formats);
+function aptnessOf(template: AnyTemplate, schema: Schema, situation: Situation, formats: Formats): Aptness {
+  const moment = momentOf(topicsOf(template), situation, formats);
   const holds = fitsWhen(template.head, schema, situation);
   if (holds === undefined) return moment;
   if (holds) return { ...(moment.reason && moment.apt >= 0 ? { reason: moment.reason } : {}), apt: 1 };

@@ -1,4 +1,5 @@
-import { getCountryCallingCode, type CountryCode } from 'libphonenumber-js/min';
+import { getCountryCallingCode, type CountryCode } from 'libphonenumber-js/core';
+import { countries } from '#phone-countries';
 
 /**
  * The digits by which a telephone number may be looked for, at home and from abroad, separated by spaces. Read by their
@@ -6,7 +7,7 @@ import { getCountryCallingCode, type CountryCode } from 'libphonenumber-js/min';
  */
 export function numberForms(home: string): (number: string) => string {
   const region = new Intl.Locale(home).maximize().region as CountryCode;
-  const code = getCountryCallingCode(region);
+  const code = getCountryCallingCode(region, countries);
   return (number) => {
     const digits = number.replace(/\D/g, '');
     if (number.trim().startsWith('+'))

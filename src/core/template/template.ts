@@ -41,6 +41,12 @@ export interface Template {
   document: TemplateDocument;
 }
 
+/** A template as it is kept: its key, and which version of it. */
+export interface KeptTemplate extends Template {
+  key: string;
+  version: number;
+}
+
 /** Text shared by many templates. */
 export interface Passage {
   name: string;

@@ -1,10 +1,16 @@
 import { eachPart } from './eachPart';
-import type { Template } from './template';
+import type { Template, TemplateHead } from './template';
 
-/** What a template can be found by: its name, its note, its subject and its words; fields by their paths. */
-export function wordsOfTemplate({ head, document }: Template): string {
+/** What a template can be found by: its name, its note, its subject and its words where they are there; fields by their paths. */
+export function wordsOfTemplate({
+  head,
+  document,
+}: {
+  head: TemplateHead;
+  document?: Template['document'];
+}): string {
   const words = [head.name, head.note ?? '', head.group];
-  for (const { part } of eachPart([...head.subject, ...document.content])) {
+  for (const { part } of eachPart([...head.subject, ...(document?.content ?? [])])) {
     if (part.type === 'text') words.push(part.text);
     else if (part.type === 'field') words.push(part.path.replace(/[._]/g, ' '));
     else if (part.type === 'blank' || part.type === 'passage') words.push(part.name);

@@ -1,11 +1,15 @@
 import { describe, expect, it } from 'vitest';
+import { wordsOf } from '../fairCopy/copyDocument';
 import { fillIn } from '../fairCopy/change/fillIn';
 import { openHoles, valuesOf } from '../fairCopy/values';
 import { readMoment } from '../dates/zone';
 import type { RecordsFile } from '../records/recordsFile';
 import { schemaOf } from '../records/schema';
 import { readTemplate } from '../template/text/readTemplate';
+import { listed } from '../fitting/listedTemplate';
+import type { KeptTemplate } from '../template/template';
 import { alternativesTo, people } from './alternatives';
+import { beginsWith } from './beginsWith';
 import { changedFacts, factsOf } from './factsOf';
 import { marginOf } from './marginOf';
 import { proofLetter } from './proofLetter';
@@ -72,6 +76,36 @@ function desk(body: string, { head = '', records = RECORDS }: { head?: string; r
   const template = { ...readTemplate(source, 't.md').value!, key: 't', version: 1 };
   return new WritingDesk({ records, now: NOW, templates: [template], passages: [], member: 'imke' });
 }
+
+describe('a template that is only listed', () => {
+  const kept = desk('{{invoice.days_overdue}} days over').facts.templates[0] as KeptTemplate;
+  const lean = () =>
+    new WritingDesk({ ...desk('x').facts, templates: [listed({ ...kept, keptAt: '2026-11-01T00:00:00Z' })] });
+
+  it('is chosen as if its words were there, and filled when they have come', () => {
+    const one = lean();
+    expect(beginsWith(one, start, [])).toBe('t');
+    expect(one.fitting(one.situation(start)!, [])).toEqual(
+      desk('{{invoice.days_overdue}} days over').fitting(one.situation(start)!, []),
+    );
+    expect([one.lacksWords('t'), one.lacksWords('nothing')]).toEqual([true, false]);
+    expect(one.fill(start, choices)).toBeUndefined();
+    expect(one.compile('t')).toEqual(['The words of this template have not come yet.']);
+    one.bring(kept);
+    expect(one.lacksWords('t')).toBe(false);
+    expect(wordsOf(one.fill(start, choices)!.document)).toContain('24 days over');
+  });
+});
+
+describe('what a letter begins with', () => {
+  it('is what was asked for, where that is there, else the likeliest', () => {
+    const one = desk('{{invoice.days_overdue}} days over');
+    expect(beginsWith(one, start, [], 't')).toBe('t');
+    expect(beginsWith(one, start, [], 'gone')).toBeUndefined();
+    expect(beginsWith(one, start, [])).toBe('t');
+    expect(beginsWith(one, { kind: 'invoice', key: 'none' }, [])).toBeUndefined();
+  });
+});
 
 describe('the margin', () => {
   it('has a note for each fact, once, with where it comes from', () => {

@@ -10,20 +10,15 @@ import type { RecordsFile } from '../records/recordsFile';
 import { schemaOf, type Schema } from '../records/schema';
 import type { Recipient } from '../records/which/chooseRecipient';
 import { situationFrom, type Situation, type StartingPoint } from '../records/which/situation';
+import { hasWords, type AnyTemplate } from '../fitting/listedTemplate';
 import {
   fittingTemplates,
   foreignLanguage,
   type FittingTemplates,
   type PastLetter,
 } from '../fitting/fittingTemplates';
-import type { Passage, Template, TemplateHead, WrittenTo } from '../template/template';
+import type { KeptTemplate, Passage, TemplateHead, WrittenTo } from '../template/template';
 import type { Choices, Letter } from './letter';
-
-/** A template as it is kept: its key, and which version of it. */
-export interface KeptTemplate extends Template {
-  key: string;
-  version: number;
-}
 
 /** How many filled letters are kept at hand. */
 const KEPT = 4;
@@ -33,7 +28,8 @@ export interface WritingFacts {
   records: RecordsFile;
   /** milliseconds: what "today" and "now" are read from */
   now: number;
-  templates: readonly KeptTemplate[];
+  /** those whose words are not at hand yet can be chosen among, not filled */
+  templates: readonly AnyTemplate[];
   passages: readonly Passage[];
   /** the key of the member who writes */
   member: string;
@@ -53,7 +49,7 @@ export interface FilledLetter extends FairCopy {
 export class WritingDesk {
   readonly book: RecordBook;
   private readonly schema: Schema;
-  private readonly templates: ReadonlyMap<string, KeptTemplate>;
+  private readonly templates: Map<string, AnyTemplate>;
   private readonly passages: ReadonlyMap<string, ReadPassage>;
   private readonly compiled = new Map<string, CompiledTemplate | string[]>();
   /** the last letters filled: the same one is asked for again and again while it is written */
@@ -68,8 +64,19 @@ export class WritingDesk {
     );
   }
 
-  template(key: string): KeptTemplate | undefined {
+  template(key: string): AnyTemplate | undefined {
     return this.templates.get(key);
+  }
+
+  /** Whether there is a template whose words have yet to be brought. */
+  lacksWords(key: string): boolean {
+    const template = this.templates.get(key);
+    return template !== undefined && !hasWords(template);
+  }
+
+  /** Takes the words of a template that was only listed. */
+  bring(template: KeptTemplate): void {
+    this.templates.set(template.key, template);
   }
 
   /** The template made ready; what is wrong with it, in words, when it cannot be filled. */
@@ -78,6 +85,7 @@ export class WritingDesk {
     if (!compiled) {
       const template = this.templates.get(key);
       if (!template) return ['This template is no longer there.'];
+      if (!hasWords(template)) return ['The words of this template have not come yet.'];
       const judged = compileTemplate(template, {
         schema: this.schema,
         passages: this.passages,
@@ -115,7 +123,7 @@ export class WritingDesk {
   fitting(
     situation: Situation,
     letters: readonly PastLetter[],
-    among: readonly KeptTemplate[] = this.facts.templates,
+    among: readonly AnyTemplate[] = this.facts.templates,
   ): FittingTemplates {
     return fittingTemplates(among, situation, letters, this.schema);
   }

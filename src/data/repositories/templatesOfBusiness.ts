@@ -1,6 +1,6 @@
 import { QueryTypes } from 'sequelize';
-import type { Passage } from '../../core/template/template';
-import type { KeptTemplate } from '../../core/writing/writingDesk';
+import type { TemplateWords } from '../../core/fitting/listedTemplate';
+import type { KeptTemplate, Passage } from '../../core/template/template';
 import type { RowOf } from '../column';
 import type { Database } from '../database';
 import type { TEMPLATE_GROUP } from '../models/template';
@@ -29,10 +29,13 @@ export interface TemplateEntry {
 const VISIBLE = `template.business_id = $business_id and template.deleted_at is null
   and (template.owner_id is null or template.owner_id = $member_id)`;
 
-const WITH_WORDS = `select template.key, template.group_id, version.version, version.head, version.document
-  from template
+const CURRENT = `from template
   join template_version version on version.business_id = template.business_id
     and version.template_id = template.id and version.version = template.current_version`;
+
+const WITH_WORDS = `select template.key, version.version, version.head, version.document, template.group_id,
+    to_json(version.kept_at) #>> '{}' as "keptAt"
+  ${CURRENT}`;
 
 /** The templates that a member may see, in their order, without their words. */
 export async function templatesOfBusiness(
@@ -68,11 +71,47 @@ export async function templatesWithWords(
   { sequelize }: Database,
   business_id: string,
   member_id: string,
-): Promise<(KeptTemplate & { group_id: string | null })[]> {
+): Promise<(TemplateWords & { group_id: string | null })[]> {
   return sequelize.query(`${WITH_WORDS} where ${VISIBLE} order by template.position, template.key`, {
     bind: { business_id, member_id },
     type: QueryTypes.SELECT,
   });
+}
+
+/** Some templates that a member may see, with their words. */
+export async function templatesByKey(
+  { sequelize }: Database,
+  business_id: string,
+  member_id: string,
+  keys: readonly string[],
+): Promise<TemplateWords[]> {
+  return sequelize.query<TemplateWords>(
+    `select found.key, found.version, found.head, found.document, found."keptAt"
+     from (${WITH_WORDS} where ${VISIBLE} and template.key = any($keys)) found`,
+    { bind: { business_id, member_id, keys }, type: QueryTypes.SELECT },
+  );
+}
+
+/**
+ * Names the list of templates that a member may see as it stands now, with its groups and passages: another one when
+ * anything in it changes.
+ */
+export async function editionOfTemplates(
+  { sequelize }: Database,
+  business_id: string,
+  member_id: string,
+): Promise<string> {
+  const [found] = await sequelize.query<{ edition: string }>(
+    `select md5(concat_ws(';', $business_id::uuid, $member_id::uuid,
+       (select string_agg(concat_ws(',', template.key, version.version, version.kept_at, template.group_id,
+           template.position), ';' order by template.key) ${CURRENT} where ${VISIBLE}),
+       (select string_agg(concat_ws(',', id, key, name, initial, tint, position), ';' order by key)
+          from template_group where business_id = $business_id),
+       (select string_agg(concat_ws(',', name, md5(document::text)), ';' order by name)
+          from passage where business_id = $business_id))) as edition`,
+    { bind: { business_id, member_id }, type: QueryTypes.SELECT },
+  );
+  return found!.edition;
 }
 
 /**

@@ -71,13 +71,14 @@ function word({ type, text, attrs = {} }: CopyNode, onChoose: Props['onChoose'])
     const { source = '', description = '', width } = attrs;
     return <LetterImage source={source} description={description} width={width} />;
   }
+  if (!onChoose) return <span className="hole hole-button">{attrs.label}</span>;
   return (
     <span className="hole" data-id={attrs.id}>
       <button
         type="button"
         className="hole-button"
         aria-label={`Missing: ${attrs.label}`}
-        onClick={() => onChoose?.(attrs.id!)}
+        onClick={() => onChoose(attrs.id!)}
       >
         {attrs.label}
       </button>
@@ -112,7 +113,7 @@ function marked(mark: CopyMark, inner: ReactNode, node: CopyNode, onChoose: Prop
         <span
           className={`value ${changed ? 'value-changed' : ''}`}
           data-id={id}
-          onClick={() => onChoose?.(id)}
+          {...(onChoose ? { onClick: () => onChoose(id) } : {})}
         >
           {inner}
         </span>

@@ -3,6 +3,7 @@
 import { useState } from 'react';
 import { clearTypedWords } from '../templates/useTypedWords';
 import { clearDrafts, listDrafts } from '../writing/drafts';
+import { clearTemplatesHere } from '../writing/templatesHere';
 
 /** Signs out and leaves nothing on the device; a letter that was begun there is asked about first. */
 export function SignOutButton() {
@@ -18,6 +19,7 @@ export function SignOutButton() {
     const answer = await fetch('/api/session', { method: 'DELETE' }).catch(() => undefined);
     if (!answer?.ok) return setFailed(true);
     await clearDrafts();
+    await clearTemplatesHere();
     clearTypedWords();
     window.location.assign('/sign-in');
   }

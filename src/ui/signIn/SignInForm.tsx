@@ -44,11 +44,11 @@ export function SignInForm({ to, demonstration }: Props) {
       <h1 className="wordmark">
         Fair Quill<span aria-hidden="true">.</span>
       </h1>
-      <Form.Group controlId="email" className="mb-3">
+      <Form.Group controlId="email">
         <Form.Label>Email address</Form.Label>
         <Form.Control name="email" type="email" autoComplete="username" autoFocus {...describe('email')} />
       </Form.Group>
-      <Form.Group controlId="password" className="mb-3">
+      <Form.Group controlId="password">
         <Form.Label>Password</Form.Label>
         <Form.Control
           name="password"
@@ -60,7 +60,7 @@ export function SignInForm({ to, demonstration }: Props) {
       <p id={messageId} className="problem" role="alert">
         {problem?.error}
       </p>
-      <Button type="submit" disabled={busy} className="w-100">
+      <Button type="submit" disabled={busy}>
         {busy ? 'Signing in …' : 'Sign in'}
       </Button>
       {demonstration.length > 0 && (

@@ -6,10 +6,11 @@ import Form from 'react-bootstrap/Form';
 import type { StartingKind } from '../../core/records/recordKind';
 import { marginGroups } from '../../core/writing/marginGroups';
 import { marginOf } from '../../core/writing/marginOf';
-import { WritingDesk, type FilledLetter, type WritingFacts } from '../../core/writing/writingDesk';
+import { WritingDesk, type FilledLetter } from '../../core/writing/writingDesk';
 import { CopyBlocks } from '../letter/CopyBlocks';
 import { Margin } from '../margin/Margin';
 import type { Entry } from '../records/RecordIndex';
+import { askForFacts } from '../writing/askForFacts';
 import { askServer } from '../writing/askServer';
 import { readWords, type WordsFacts } from './wordsFacts';
 
@@ -120,13 +121,17 @@ async function fill(
   facts: WordsFacts,
 ): Promise<FilledLetter | string> {
   const [answer, reading] = await Promise.all([
-    askServer<WritingFacts>(`/api/writing?from=${encodeURIComponent(`${start.kind}:${start.key}`)}`),
+    askForFacts(`${start.kind}:${start.key}`),
     readWords(text, facts),
   ]);
   if ('offline' in answer) return 'There is no connection.';
   if (answer.status === 404) return 'This record is no longer there.';
   if (answer.status !== 200) return 'The server cannot fill it at the moment. Try again.';
   if (!reading.template) return 'The words have mistakes: see them under Words.';
-  const desk = new WritingDesk({ ...answer.body, templates: [{ ...reading.template, key, version: 0 }] });
+  const desk = new WritingDesk({
+    ...answer.body,
+    passages: facts.passages,
+    templates: [{ ...reading.template, key, version: 0 }],
+  });
   return desk.fill(start, { template: key, answers: {} }) ?? 'This template cannot be filled.';
 }

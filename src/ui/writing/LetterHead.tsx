@@ -6,7 +6,7 @@ import { useState } from 'react';
 import { people } from '../../core/writing/alternatives';
 import { nameRecipient } from '../../core/describe/nameRecord';
 import { referenceOf } from '../../core/writing/writingDesk';
-import type { Addressee } from '../../core/fill/filled';
+import { AddressLines } from './AddressLines';
 import type { LetterStore, LetterView } from './letterStore';
 
 interface Props {
@@ -32,7 +32,6 @@ export function LetterHead({ view: { filled, addressing }, store, onBack, back, 
     store.choose({ recipients });
     setChanging(false);
   };
-  const { from, copies, blindCopies, replyTo } = addressing;
   return (
     <div className="address-head">
       <p className="phone-head">
@@ -52,44 +51,25 @@ export function LetterHead({ view: { filled, addressing }, store, onBack, back, 
           Another template
         </button>
       </p>
-      <dl>
-        <dt>To</dt>
-        <dd>
-          {to.map(({ key, name, note }) => (
-            <span key={key} className="addressee">
-              <b>{name}</b>
-              {note && `, ${note}`}
-              {to.length > 1 && !closed && (
-                <button
-                  type="button"
-                  className="btn btn-link"
-                  aria-label={`Not to ${name}`}
-                  onClick={() => choose(to.map((one) => one.key).filter((one) => one !== key))}
-                >
-                  Remove
-                </button>
-              )}
-            </span>
-          ))}
-          {to.length === 0 && <span className="needs-you">nobody yet</span>}
-        </dd>
-        <dt>From</dt>
-        <dd>{written([from])}</dd>
-        <dt>Copy</dt>
-        <dd>{copies.length ? written(copies) : 'none'}</dd>
-        {blindCopies.length > 0 && (
-          <>
-            <dt>Blind copy</dt>
-            <dd>{written(blindCopies)}</dd>
-          </>
-        )}
-        {replyTo.length > 0 && (
-          <>
-            <dt>Reply to</dt>
-            <dd>{written(replyTo)}</dd>
-          </>
-        )}
-      </dl>
+      <AddressLines addressing={addressing}>
+        {to.map(({ key, name, note }) => (
+          <span key={key} className="addressee">
+            <b>{name}</b>
+            {note && `, ${note}`}
+            {to.length > 1 && !closed && (
+              <button
+                type="button"
+                className="btn btn-link"
+                aria-label={`Not to ${name}`}
+                onClick={() => choose(to.map((one) => one.key).filter((one) => one !== key))}
+              >
+                Remove
+              </button>
+            )}
+          </span>
+        ))}
+        {to.length === 0 && <span className="needs-you">nobody yet</span>}
+      </AddressLines>
       {others.length > 0 && !closed && (
         <button
           type="button"
@@ -123,10 +103,4 @@ export function LetterHead({ view: { filled, addressing }, store, onBack, back, 
       )}
     </div>
   );
-}
-
-function written(people: readonly Addressee[]): string {
-  return people
-    .map(({ name, email }) => (name && email ? `${name} (${email})` : name || email || 'no address'))
-    .join(', ');
 }

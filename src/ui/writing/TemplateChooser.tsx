@@ -2,19 +2,18 @@
 
 import { memo, useDeferredValue, useMemo, useState } from 'react';
 import type { Fit } from '../../core/fitting/fittingTemplates';
+import type { AnyTemplate } from '../../core/fitting/listedTemplate';
 import { hasWords, searchable, wordsWanted } from '../../core/searching/finder';
 import type { Situation } from '../../core/records/which/situation';
 import { wordsOfTemplate } from '../../core/template/wordsOfTemplate';
-import type { KeptTemplate, WritingDesk } from '../../core/writing/writingDesk';
 import { SearchField } from '../shell/SearchField';
 import { GroupInitial } from '../templates/GroupInitial';
-import type { Facts } from './useWriting';
+import type { Writing } from './useWriting';
 
 interface Props {
   title: string;
   from: string;
-  desk: WritingDesk;
-  facts: Facts;
+  writing: Writing;
   situation: Situation;
   chosen: string | undefined;
   onChoose: (template: string) => void;
@@ -26,22 +25,23 @@ interface Props {
 const MOST_FOUND = 40;
 
 /** The templates for a letter: those that fit first, with why, then the others under their groups. */
-export function TemplateChooser({ title, from, desk, facts, situation, chosen, onChoose, behind }: Props) {
+export function TemplateChooser({ title, from, writing, situation, chosen, onChoose, behind }: Props) {
+  const { letters, groups } = writing;
+  const { desk } = writing.store;
   const [wanted, setWanted] = useState('');
   const search = useDeferredValue(wanted.trim());
-  const templates = useMemo(() => new Map(facts.templates.map((one) => [one.key, one])), [facts]);
-  const { fitting, others } = useMemo(() => desk.fitting(situation, facts.letters), [desk, facts, situation]);
+  const { fitting, others } = useMemo(() => desk.fitting(situation, letters), [desk, letters, situation]);
   const entry = (fit: Fit) => (
     <Entry
       key={fit.key}
       fit={fit}
-      template={templates.get(fit.key)!}
+      name={desk.template(fit.key)!.head.name}
       chosen={chosen === fit.key}
       onChoose={onChoose}
     />
   );
   const found = search
-    ? [...fitting, ...others.values()].filter(({ key }) => matches(templates.get(key)!, search))
+    ? [...fitting, ...others.values()].filter(({ key }) => matches(desk.template(key)!, search))
     : undefined;
   return (
     <section className={`index ${behind ? 'index-behind' : ''}`} aria-labelledby="index-title">
@@ -75,7 +75,7 @@ export function TemplateChooser({ title, from, desk, facts, situation, chosen, o
             </section>
           )}
           <h2 className="list-name">{fitting.length ? 'The others' : 'Templates'}</h2>
-          {facts.groups.map((group) => {
+          {groups.map((group) => {
             const own = group.templates.flatMap((key) => others.get(key) ?? []);
             return (
               own.length > 0 && (
@@ -98,7 +98,7 @@ function Group({
   count,
   entries,
 }: {
-  group: Facts['groups'][number];
+  group: Writing['groups'][number];
   count: number;
   entries: () => React.ReactNode;
 }) {
@@ -119,12 +119,12 @@ function Group({
 
 const Entry = memo(function Entry({
   fit,
-  template,
+  name,
   chosen,
   onChoose,
 }: {
   fit: Fit;
-  template: KeptTemplate;
+  name: string;
   chosen: boolean;
   onChoose: (template: string) => void;
 }) {
@@ -136,16 +136,16 @@ const Entry = memo(function Entry({
         aria-current={chosen || undefined}
         onClick={() => onChoose(fit.key)}
       >
-        <span className="entry-name">{template.head.name}</span>
+        <span className="entry-name">{name}</span>
         <span className="entry-note">{fit.reason}</span>
       </button>
     </li>
   );
 });
 
-const searched = new WeakMap<KeptTemplate, string>();
+const searched = new WeakMap<AnyTemplate, string>();
 
-function matches(template: KeptTemplate, search: string): boolean {
+function matches(template: AnyTemplate, search: string): boolean {
   let words = searched.get(template);
   if (words === undefined) searched.set(template, (words = searchable(wordsOfTemplate(template))));
   return hasWords(words, wordsWanted(search));

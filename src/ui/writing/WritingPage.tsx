@@ -1,10 +1,11 @@
 'use client';
 
-import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
+import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
+import type { LetterFacts } from '../../core/contract/writing';
 import type { StartingPoint } from '../../core/records/which/situation';
 import { nameStart } from '../../core/describe/nameStart';
+import { beginsWith } from '../../core/writing/beginsWith';
 import type { Choices } from '../../core/writing/letter';
-import type { WritingDesk } from '../../core/writing/writingDesk';
 import { afterPaint } from '../shell/afterPaint';
 import { renewDraft } from './drafts';
 import { OlderDrafts, Overtaken } from './OtherDrafts';
@@ -14,7 +15,9 @@ import { LetterFoot } from './LetterFoot';
 import { LetterHead } from './LetterHead';
 import { LetterPage, useLetter } from './LetterPage';
 import type { LetterNow } from './letterStore';
+import { makeReady } from './makeReady';
 import { TemplateChooser } from './TemplateChooser';
+import { useChoosing } from './useChoosing';
 import { useDraft } from './useDraft';
 import { useSending } from './useSending';
 import { WritingMargin } from './WritingMargin';
@@ -24,12 +27,16 @@ interface Props {
   start: StartingPoint;
   /** the template to begin with */
   template?: string;
+  /** what it is written from, where it came with the document */
+  given?: LetterFacts;
+  /** the letter as it can be read until then */
+  children?: ReactNode;
 }
 
 /** Where a letter is written: the templates that fit, the page, its margin. */
-export function WritingPage({ start, template }: Props) {
+export function WritingPage({ start, template, given, children }: Props) {
   const from = `${start.kind}:${start.key}`;
-  const [writing, load] = useWriting(from, start, template);
+  const [writing, load] = useWriting(from, start, template, given);
   if (writing.state === 'ready') {
     return (
       <Desk
@@ -41,6 +48,7 @@ export function WritingPage({ start, template }: Props) {
       />
     );
   }
+  if (writing.state === 'fetching' && writing.read && children) return children;
   return (
     <div id="page" className="page-area page-alone" tabIndex={-1}>
       <Waiting state={writing.state} onAgain={() => void load()} />
@@ -88,7 +96,7 @@ interface DeskProps {
 }
 
 function Desk({ writing, start, template, onRefresh }: DeskProps) {
-  const { store, facts, draft, draftKey } = writing;
+  const { store, draft, draftKey } = writing;
   const from = `${start.kind}:${start.key}`;
   const view = useLetter(store);
   // The page comes first; its margin follows in the next moment.
@@ -107,16 +115,17 @@ function Desk({ writing, start, template, onRefresh }: DeskProps) {
   const name = situation.client?.record.name ?? situation.client?.record.email ?? 'somebody';
 
   useEffect(() => makeReady(store.desk), [store]);
+  const [choosing, choose] = useChoosing(store);
 
   useEffect(() => {
     document.title = `Write to ${name} · Fair Quill`;
   }, [name]);
 
   const chooseTemplate = useCallback(
-    (key: string) => {
-      store.choose({ template: key });
+    async (key: string) => {
       setListOpen(false);
       setChosen(undefined);
+      if (!(await choose(key))) return;
       // The letter is painted first; the address of the page follows.
       afterPaint(() =>
         window.history.replaceState(
@@ -126,15 +135,15 @@ function Desk({ writing, start, template, onRefresh }: DeskProps) {
         ),
       );
     },
-    [store, from],
+    [choose, from],
   );
 
   useEffect(() => {
     if (view) return;
     // What was asked for; else the likeliest, so that writing begins with a letter.
-    const asked = template ?? store.desk.fitting(situation, facts.letters).fitting[0]?.key;
-    if (asked !== undefined && !Array.isArray(store.desk.compile(asked))) store.choose({ template: asked });
-  }, [view, template, store, situation, facts]);
+    const first = beginsWith(store.desk, start, writing.letters, template);
+    if (first !== undefined && !Array.isArray(store.desk.compile(first))) store.choose({ template: first });
+  }, [view, template, store, start, writing]);
 
   const { keep, overtaken, keepMine, theirs } = useDraft(writing, name, sending.state !== 'kept');
 
@@ -189,11 +198,10 @@ function Desk({ writing, start, template, onRefresh }: DeskProps) {
       <TemplateChooser
         title={`Write to ${name}`}
         from={`from ${nameStart(situation)}`}
-        desk={store.desk}
-        facts={facts}
+        writing={writing}
         situation={situation}
         chosen={view?.choices.template}
-        onChoose={chooseTemplate}
+        onChoose={(key) => void chooseTemplate(key)}
         behind={view !== undefined && !listOpen}
       />
       <div id="page" className="page-area writing" tabIndex={-1}>
@@ -202,6 +210,13 @@ function Desk({ writing, start, template, onRefresh }: DeskProps) {
             onMine={() => void keepMine()}
             onTheirs={() => void theirs().then((draft) => draft && onRefresh(() => draft))}
           />
+        )}
+        {choosing && (
+          <p className={choosing.failed ? 'trouble' : 'hint'} role={choosing.failed ? 'alert' : 'status'}>
+            {choosing.failed
+              ? `There is no connection, and the words of “${choosing.name}” are not on this device.`
+              : `Fetching “${choosing.name}” …`}
+          </p>
         )}
         {sending.state !== 'kept' && (
           <OlderDrafts
@@ -268,19 +283,6 @@ function Desk({ writing, start, template, onRefresh }: DeskProps) {
       </div>
     </>
   );
-}
-
-/** Compiles the templates while nothing else is to be done, so that choosing one finds it ready. Gives how to stop. */
-function makeReady(desk: WritingDesk): () => void {
-  const waiting = desk.facts.templates.map(({ key }) => key);
-  let timer: ReturnType<typeof setTimeout>;
-  const next = () => {
-    const until = performance.now() + 5;
-    while (waiting.length && performance.now() < until) desk.compile(waiting.shift()!);
-    if (waiting.length) timer = setTimeout(next, 30);
-  };
-  timer = setTimeout(next, 500);
-  return () => clearTimeout(timer);
 }
 
 function begun({ choices, document, filled }: LetterNow) {

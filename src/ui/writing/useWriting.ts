@@ -1,23 +1,19 @@
 'use client';
 
 import { useEffect, useState } from 'react';
+import type { LetterFacts, ListedGroup } from '../../core/contract/writing';
 import type { PastLetter } from '../../core/fitting/fittingTemplates';
 import type { StartingPoint } from '../../core/records/which/situation';
-import { WritingDesk, type WritingFacts } from '../../core/writing/writingDesk';
-import { askServer } from './askServer';
+import { beginsWith } from '../../core/writing/beginsWith';
+import { WritingDesk } from '../../core/writing/writingDesk';
+import { askForFacts } from './askForFacts';
+import { bringWords } from './bringWords';
 import { draftKey, openDraft, type Draft } from './drafts';
 import { LetterStore } from './letterStore';
 
-/** What the page is written from, as the server gives it. */
-export interface Facts extends WritingFacts {
-  groups: { key: string; name: string; initial: string; tint: string; templates: string[] }[];
-  letters: PastLetter[];
-  /** whose drafts are kept apart on this device */
-  business: string;
-}
-
 export interface Writing {
-  facts: Facts;
+  letters: PastLetter[];
+  groups: ListedGroup[];
   store: LetterStore;
   draft: Draft;
   draftKey: string;
@@ -26,33 +22,51 @@ export interface Writing {
 }
 
 export type WritingState =
-  { state: 'fetching' | 'offline' | 'failed' | 'missing' } | ({ state: 'ready' } & Writing);
+  | { state: 'offline' | 'failed' | 'missing' }
+  /** whether the letter that the server drew can be read meanwhile */
+  | { state: 'fetching'; read: boolean }
+  | ({ state: 'ready' } & Writing);
+
+/** Facts that come with a document are of the moment it was opened: they are used for its first letter alone. */
+let documentUsed = false;
 
 /**
- * Fetches the facts once and opens the draft. With `again` they are fetched anew, and what it gives is taken along: the
+ * Fetches the facts once, unless they came with the document, and opens the draft. With `again` they are fetched anew, and what it gives is taken along: the
  * letter as it stands when they have come, with whatever was typed meanwhile.
  */
 export function useWriting(
   from: string,
   start: StartingPoint,
   template: string | undefined,
+  given?: LetterFacts,
 ): [WritingState, (again?: () => Draft) => Promise<void>] {
-  const [writing, setWriting] = useState<WritingState>({ state: 'fetching' });
+  const [writing, setWriting] = useState<WritingState>({
+    state: 'fetching',
+    read: given !== undefined && !documentUsed,
+  });
 
   const load = async (again?: () => Draft) => {
-    if (!again) setWriting({ state: 'fetching' });
-    const answer = await askServer<Facts>(`/api/writing?from=${encodeURIComponent(from)}`);
+    const withDocument = documentUsed || again ? undefined : given;
+    documentUsed = true;
+    if (!again && !withDocument) setWriting({ state: 'fetching', read: false });
+    const answer = await askForFacts(from, template, withDocument);
     if ('offline' in answer) return setWriting((before) => (again ? before : { state: 'offline' }));
     if (answer.status === 401) return signInAgain();
     if (answer.status === 404) return setWriting({ state: 'missing' });
-    if (answer.status !== 200) return setWriting((before) => (again ? before : { state: 'failed' }));
-    const facts = answer.body;
+    if (answer.status !== 200 || !answer.list)
+      return setWriting((before) => (again ? before : { state: 'failed' }));
+    const { body: facts, list } = answer;
     const key = draftKey(`${facts.business} ${facts.member}`, start);
     const begun = again?.();
     const { draft, others } = begun ? { draft: begun, others: [] } : await openDraft(key, template);
-    const store = new LetterStore(new WritingDesk(facts), start);
+    const desk = new WritingDesk({ ...facts, ...list });
+    const { letters } = facts;
+    const needed = draft.letter?.choices.template ?? beginsWith(desk, start, letters, template);
+    if (needed !== undefined && !(await bringWords(desk, [needed])))
+      return setWriting((before) => (again ? before : { state: 'offline' }));
+    const store = new LetterStore(desk, start);
     if (draft.letter && draft.base) store.resume(draft.letter, draft.base);
-    setWriting({ state: 'ready', facts, store, draft, draftKey: key, others });
+    setWriting({ state: 'ready', letters, groups: list.groups, store, draft, draftKey: key, others });
   };
 
   useEffect(() => {

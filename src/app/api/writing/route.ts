@@ -2,11 +2,14 @@ import { factsForWriting } from '../../../server/factsForWriting';
 import { readStartingPoint } from '../../startingPoint';
 import { asMember } from '../asMember';
 
-/** What a letter from a record is written from. */
+/** What a letter from a record is written from: ?from=invoice:LPC-1048&template=first-reminder&edition=… */
 export async function GET(request: Request): Promise<Response> {
   return asMember(request, async (member) => {
-    const start = readStartingPoint(new URL(request.url).searchParams.get('from'));
-    const facts = start && (await factsForWriting(member, start));
+    const { searchParams } = new URL(request.url);
+    const start = readStartingPoint(searchParams.get('from'));
+    const template = searchParams.get('template') ?? undefined;
+    const edition = searchParams.get('edition') ?? undefined;
+    const facts = start && (await factsForWriting(member, start, { template, edition }));
     if (!facts) return Response.json({ error: 'There is no such record.' }, { status: 404 });
     return Response.json(facts, { headers: { 'cache-control': 'no-store' } });
   });

@@ -1,4 +1,5 @@
-import { getCountryCallingCode, parsePhoneNumberFromString, type CountryCode } from 'libphonenumber-js/min';
+import { getCountryCallingCode, parsePhoneNumberFromString, type CountryCode } from 'libphonenumber-js/core';
+import { countries } from '#phone-countries';
 import { countryOf } from './address';
 
 const written = new Map<string, string>();
@@ -12,9 +13,10 @@ export function phoneNumber(number: string, form: 'local' | 'international', hom
   let found = written.get(key);
   if (found === undefined) {
     const country = countryOf(home) as CountryCode;
-    const parsed = parsePhoneNumberFromString(number, country);
+    const parsed = parsePhoneNumberFromString(number, country, countries);
     // Abroad, a local form would be dialled wrongly.
-    const local = form === 'local' && parsed?.countryCallingCode === getCountryCallingCode(country);
+    const local =
+      form === 'local' && parsed?.countryCallingCode === getCountryCallingCode(country, countries);
     found = !parsed ? number : local ? parsed.formatNational() : parsed.formatInternational();
     if (written.size > 5000) written.clear();
     written.set(key, found);
@@ -24,6 +26,6 @@ export function phoneNumber(number: string, form: 'local' | 'international', hom
 
 /** A number as a tel: link takes it: the international one (RFC 3966), else its digits. */
 export function diallable(number: string, home: string): string {
-  const parsed = parsePhoneNumberFromString(number, countryOf(home) as CountryCode);
+  const parsed = parsePhoneNumberFromString(number, countryOf(home) as CountryCode, countries);
   return parsed?.number ?? number.replace(/(?!^\+)[^\d]/g, '');
 }

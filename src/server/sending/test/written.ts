@@ -10,7 +10,9 @@ const START = { kind: 'invoice', key: 'LPC-1048' } as const;
 /** A letter as the page would send it: a first reminder of an invoice, unless it is told otherwise. */
 export async function written(more: Partial<LetterToSend> = {}): Promise<LetterToSend> {
   const { start = START, choices = { template: 'first-reminder', answers: {} } } = more;
-  const filled = new WritingDesk((await factsForWriting(imke, start))!).fill(start, choices)!;
+  const facts = (await factsForWriting(imke, start, { template: choices.template }))!;
+  const desk = new WritingDesk({ ...facts, ...facts.list!, templates: facts.words! });
+  const filled = desk.fill(start, choices)!;
   return {
     id: randomUUID(),
     start,

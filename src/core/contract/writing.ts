@@ -1,0 +1,46 @@
+import type { MetadataJson } from 'libphonenumber-js/core';
+import type { ListedTemplate, TemplateWords } from '../fitting/listedTemplate';
+import type { PastLetter } from '../fitting/fittingTemplates';
+import type { RecordsFile } from '../records/recordsFile';
+import type { Passage } from '../template/template';
+
+/** What a letter from one record is written from, beside the templates: answered by `/api/writing`. */
+export interface LetterFacts {
+  records: RecordsFile;
+  /** milliseconds: what "today" and "now" are read from */
+  now: number;
+  /** the key of the member who writes */
+  member: string;
+  /** whose drafts and templates are kept apart on a device */
+  business: string;
+  letters: PastLetter[];
+  /** how the telephone numbers in the records are written in their countries */
+  phones: MetadataJson;
+  /** which list of templates belongs to it; a device that has this one is not given it again */
+  edition: string;
+  list?: TemplateList;
+  /** with the list: the words of the template that the letter begins with */
+  words?: TemplateWords[];
+}
+
+/** The templates that a member may choose among, in their order, with all that goes with them but their words. */
+export interface TemplateList {
+  templates: ListedTemplate[];
+  passages: Passage[];
+  groups: ListedGroup[];
+}
+
+export interface ListedGroup {
+  key: string;
+  name: string;
+  initial: string;
+  tint: string;
+  /** keys */
+  templates: string[];
+}
+
+/** The cookie in which a device tells which list of templates it has. */
+export const EDITION_COOKIE = 'fair-quill-templates';
+
+/** How many templates' words are asked for at once: answered by `/api/templates/words`. */
+export const MOST_WORDS = 40;

@@ -1,0 +1,36 @@
+import type { LetterFacts, TemplateList } from '../../core/contract/writing';
+import { tellCountries } from '../../core/fill/formats/phones/tellCountries';
+import { askServer, type Answer } from './askServer';
+import { editionHere, listFor } from './templatesHere';
+
+/**
+ * Asks for what a letter is written from, without what this device has of it.
+ * @param from `invoice:LPC-1048`
+ * @param template the one to begin with
+ * @param given what has come with the document: only where its list of templates is missing is anything asked
+ * @returns with the list of templates that belongs to it; without one it cannot be used
+ */
+export async function askForFacts(
+  from: string,
+  template?: string,
+  given?: LetterFacts,
+): Promise<Answer<LetterFacts> & { list?: TemplateList | undefined }> {
+  const edition = await editionHere();
+  if (given) {
+    const list = await listFor(given);
+    if (list) return ready(given, list);
+  }
+  const asked = new URLSearchParams({
+    from,
+    ...(template === undefined ? {} : { template }),
+    ...(edition === undefined ? {} : { edition }),
+  });
+  const answer = await askServer<LetterFacts>(`/api/writing?${asked}`);
+  if ('offline' in answer || answer.status !== 200) return answer;
+  return ready(answer.body, await listFor(answer.body));
+}
+
+function ready(body: LetterFacts, list: TemplateList | undefined) {
+  tellCountries(body.phones);
+  return { status: 200, body, list };
+}
