@@ -8,7 +8,7 @@ export async function generate(
   url: string,
   { clients, templates }: { clients: number; templates: number },
 ): Promise<void> {
-  const { sequelize, close } = openDatabase(url, { connections: 2 });
+  const { sequelize, close } = openDatabase(url, { connections: 2, across: true });
   const bind = { clients, templates };
   const run = (sql: string) => sequelize.query(sql, { bind });
   try {

@@ -71,7 +71,10 @@ test.describe.configure({ mode: 'serial', timeout: 180_000 });
 test.skip(({ viewport }) => viewport!.width < 500, 'No page is drawn: once is enough.');
 
 test.beforeAll(async () => {
-  const client = new pg.Client({ connectionString: process.env.DATABASE_URL });
+  const client = new pg.Client({
+    connectionString: process.env.DATABASE_URL,
+    options: '-c fairquill.business=every',
+  });
   await client.connect();
   const one = async (sql: string, values: unknown[] = []) =>
     (await client.query(sql, values)).rows[0] as Record<string, string>;

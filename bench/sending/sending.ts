@@ -9,7 +9,7 @@ const LETTERS = 1200;
 const ROUNDS = 5;
 const BURST = 100;
 
-const database = openDatabase(process.env.DATABASE_URL ?? '', { connections: 8 });
+const database = openDatabase(process.env.DATABASE_URL ?? '', { connections: 8, across: true });
 const servers = { 'a plain recorder': process.argv[2]!, 'the mailbox stand-in': process.argv[3]! };
 
 await database.sequelize.query(

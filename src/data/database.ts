@@ -1,5 +1,6 @@
+import { AsyncLocalStorage } from 'node:async_hooks';
 import pg from 'pg';
-import { Sequelize, type Transaction } from 'sequelize';
+import { Sequelize, type QueryOptions, type Transaction } from 'sequelize';
 import { table, type TableOf } from './column';
 import { BUSINESS, CUSTOM_FIELD, LINK, PARTNER } from './models/business';
 import { CLIENT, CONTACT, ENQUIRY, ITEM } from './models/client';
@@ -51,8 +52,16 @@ export type Models = { [Name in TableName]: TableOf<(typeof TABLES)[Name]> };
 export interface Database {
   sequelize: Sequelize;
   models: Models;
-  /** Runs everything in one transaction: all of it is kept, or nothing. */
-  inTransaction<T>(work: (transaction: Transaction) => Promise<T>): Promise<T>;
+  /**
+   * Works for one business, in one transaction on one connection, through which every query inside goes. No row of another
+   * business is there for it. Within the like it is a part of that.
+   * @throws Error within work for another business
+   */
+  inBusiness<T>(business_id: string, work: () => Promise<T>): Promise<T>;
+  /** The same for all businesses at once: for what is not one's, as signing in. */
+  acrossBusinesses<T>(work: () => Promise<T>): Promise<T>;
+  /** Keeps all of something or nothing; within a transaction it is a part of it that can fail alone. */
+  inTransaction<T>(work: () => Promise<T>): Promise<T>;
   close(): Promise<void>;
 }
 
@@ -63,19 +72,35 @@ pg.types.setTypeParser(pg.types.builtins.INT8, (text) => {
   return value;
 });
 
+const EVERY = 'every';
+
+/** The last query of each connection that a transaction is on. */
+const last = new WeakMap<object, Promise<unknown>>();
+
+/** A connection takes one query after another; those of one transaction that are asked at once wait for each other. */
+function inTurn<T>(transaction: Transaction, ask: () => Promise<T>): Promise<T> {
+  const { connection } = transaction as unknown as { connection?: object };
+  if (!connection) return ask();
+  const asked = (last.get(connection) ?? Promise.resolve()).then(ask, ask);
+  last.set(connection, asked);
+  return asked;
+}
+
 /** Nothing that a page or a letter asks takes so long, in seconds; what does is ended. */
 const LONGEST_STATEMENT = 30;
 
 /**
  * Opens a database. Nothing is connected before the first query.
  * @param statementSeconds how long a statement may take; 0: as long as it does
+ * @param across whether its connections work for all businesses from the first, as a worker's do
  */
 export function openDatabase(
   url: string,
   {
     connections = 8,
     statementSeconds = LONGEST_STATEMENT,
-  }: { connections?: number; statementSeconds?: number } = {},
+    across = false,
+  }: { connections?: number; statementSeconds?: number; across?: boolean } = {},
 ): Database {
   const sequelize = new Sequelize(url, {
     dialect: 'postgres',
@@ -87,20 +112,47 @@ export function openDatabase(
       connectionTimeoutMillis: 10_000,
       statement_timeout: statementSeconds * 1000,
       idle_in_transaction_session_timeout: 60_000,
+      ...(across ? { options: `-c fairquill.business=${EVERY}` } : {}),
     },
   });
-  const query = sequelize.query.bind(sequelize);
-  sequelize.query = ((...asked: Parameters<typeof query>) =>
-    query(...asked).catch((error: unknown) => {
+  const open = new AsyncLocalStorage<{ transaction: Transaction; business?: string | undefined }>();
+  const query = sequelize.query.bind(sequelize) as (
+    sql: Parameters<typeof sequelize.query>[0],
+    options?: QueryOptions,
+  ) => Promise<unknown>;
+  sequelize.query = ((sql: Parameters<typeof query>[0], options?: QueryOptions) => {
+    const transaction = options?.transaction ?? open.getStore()?.transaction;
+    const ask = () => query(sql, transaction ? { ...options, transaction } : options);
+    return (transaction ? inTurn(transaction, ask) : ask()).catch((error: unknown) => {
       throw withoutValues(error);
-    })) as typeof sequelize.query;
+    });
+  }) as typeof sequelize.query;
   const models = Object.fromEntries(
     Object.entries(TABLES).map(([name, columns]) => [name, table(sequelize, name, columns as never)]),
   ) as unknown as Models;
+  const inTransaction = <T>(work: () => Promise<T>, business = open.getStore()?.business): Promise<T> => {
+    const parent = open.getStore()?.transaction;
+    return sequelize.transaction(parent ? { transaction: parent } : {}, (transaction) =>
+      open.run({ transaction, business }, work),
+    );
+  };
+  const workFor = <T>(business: string, work: () => Promise<T>): Promise<T> => {
+    const within = open.getStore()?.business;
+    if (within === business) return work();
+    if (within !== undefined) throw new Error('Work for one business cannot ask for another.');
+    return inTransaction(async () => {
+      await sequelize.query("select set_config('fairquill.business', $business, true)", {
+        bind: { business },
+      });
+      return work();
+    }, business);
+  };
   return {
     sequelize,
     models,
-    inTransaction: (work) => sequelize.transaction(work),
+    inBusiness: workFor,
+    acrossBusinesses: (work) => workFor(EVERY, work),
+    inTransaction: (work) => inTransaction(work),
     close: () => sequelize.close(),
   };
 }

@@ -13,7 +13,8 @@ export interface Health {
 /** Whether the application can work: show what it has, and send. No words of a letter or of a server are in it. */
 export async function checkHealth(): Promise<Health> {
   try {
-    const { sends, waiting, troubles } = await sendingNow(connection());
+    const { acrossBusinesses } = connection();
+    const { sends, waiting, troubles } = await acrossBusinesses(() => sendingNow(connection()));
     return {
       database: 'answers',
       worker: sends ? 'seen' : 'not seen',

@@ -18,7 +18,13 @@ export interface CurrentMember {
 /** The member of a session's token; undefined when it is unknown, revoked, over, or was not used for too long. */
 export async function currentMember(token: string | undefined): Promise<CurrentMember | undefined> {
   if (!token) return undefined;
-  const [found] = await connection().sequelize.query<
+  // Whose session it is, is not known before it is found.
+  return connection().acrossBusinesses(() => memberOf(hashToken(token)));
+}
+
+async function memberOf(hash: string): Promise<CurrentMember | undefined> {
+  const { sequelize } = connection();
+  const [found] = await sequelize.query<
     Omit<CurrentMember, 'words'> & { booking_label: string | null; away: boolean }
   >(
     `select member.business_id, business.name as business_name, member.id, member.key, member.full_name, member.role,
@@ -28,13 +34,11 @@ export async function currentMember(token: string | undefined): Promise<CurrentM
      join business on business.id = session.business_id
      where session.token_hash = $hash and session.revoked_at is null and session.expires_at > now()
        and session.seen_at > now() - make_interval(days => business.idle_days)`,
-    { bind: { hash: hashToken(token) }, type: QueryTypes.SELECT },
+    { bind: { hash }, type: QueryTypes.SELECT },
   );
   if (!found) return undefined;
   const { booking_label, away, ...member } = found;
   if (away)
-    await connection().sequelize.query('update session set seen_at = now() where token_hash = $hash', {
-      bind: { hash: hashToken(token) },
-    });
+    await sequelize.query('update session set seen_at = now() where token_hash = $hash', { bind: { hash } });
   return { ...member, words: bookingWords(booking_label) };
 }

@@ -12,10 +12,13 @@ export interface DemonstrationMember {
 export async function demonstrationMembers(): Promise<DemonstrationMember[]> {
   if (process.env.FAIRQUILL_DEMONSTRATION !== 'yes') return [];
   // The passwords stand in the demonstration data for everyone to read.
-  return connection().sequelize.query<DemonstrationMember>(
-    `select full_name as name, title, member.email, 'larkfield-' || member.key as password
+  const { sequelize, acrossBusinesses } = connection();
+  return acrossBusinesses(() =>
+    sequelize.query<DemonstrationMember>(
+      `select full_name as name, title, member.email, 'larkfield-' || member.key as password
      from member join business on business.id = member.business_id
      where business.key = 'larkfield' order by role desc, member.key`,
-    { type: QueryTypes.SELECT },
+      { type: QueryTypes.SELECT },
+    ),
   );
 }

@@ -17,7 +17,7 @@ export interface Exported {
  * @throws Error with a sentence when there is none, several to choose from, or no database
  */
 export async function exportRecords(url: string, key?: string): Promise<Exported> {
-  const database = openDatabase(url, { connections: 5 });
+  const database = openDatabase(url, { connections: 5, across: true });
   try {
     const found = (await database.models.business.findAll({
       attributes: ['id', 'key'],

@@ -11,6 +11,7 @@ import { now } from './clock';
 import { connection } from './connection';
 import type { CurrentMember } from './currentMember';
 import { templateList } from './templateList';
+import { forMember } from './forMember';
 
 interface Asked {
   /** the template to begin with, by its key; absent: the likeliest */
@@ -24,33 +25,35 @@ interface Asked {
  * do not come along, but for those the letter begins with.
  * @returns undefined: there is no such record
  */
-export async function factsForWriting(
-  member: CurrentMember,
-  start: StartingPoint,
-  asked: Asked = {},
-): Promise<LetterFacts | undefined> {
-  const { business_id, id, key } = member;
-  const database = connection();
-  const record = await startingRecord(database, business_id, start);
-  if (!record) return undefined;
-  const scope = scopeFrom(start, record);
-  const [records, letters, edition] = await Promise.all([
-    recordsOfBusiness(database, business_id, scope),
-    pastLetters(database, business_id, id, scope),
-    editionOfTemplates(database, business_id, id),
-  ]);
-  const facts = {
-    records: records!,
-    now: now(),
-    member: key,
-    business: business_id,
-    letters,
-    phones: countriesOf(records!),
-    edition,
-  };
-  if (edition === asked.edition) return facts;
-  const { list, withWords } = await templateList(member);
-  const desk = new WritingDesk({ ...facts, ...list });
-  const first = beginsWith(desk, start, letters, asked.template);
-  return { ...facts, list, words: withWords.filter((template) => template.key === first) };
-}
+export const factsForWriting = forMember(
+  async (
+    member: CurrentMember,
+    start: StartingPoint,
+    asked: Asked = {},
+  ): Promise<LetterFacts | undefined> => {
+    const { business_id, id, key } = member;
+    const database = connection();
+    const record = await startingRecord(database, business_id, start);
+    if (!record) return undefined;
+    const scope = scopeFrom(start, record);
+    const [records, letters, edition] = await Promise.all([
+      recordsOfBusiness(database, business_id, scope),
+      pastLetters(database, business_id, id, scope),
+      editionOfTemplates(database, business_id, id),
+    ]);
+    const facts = {
+      records: records!,
+      now: now(),
+      member: key,
+      business: business_id,
+      letters,
+      phones: countriesOf(records!),
+      edition,
+    };
+    if (edition === asked.edition) return facts;
+    const { list, withWords } = await templateList(member);
+    const desk = new WritingDesk({ ...facts, ...list });
+    const first = beginsWith(desk, start, letters, asked.template);
+    return { ...facts, list, words: withWords.filter((template) => template.key === first) };
+  },
+);

@@ -1,10 +1,12 @@
 import { UniqueConstraintError } from 'sequelize';
 import type { Problem } from '../core/problems/problem';
+import type { Template } from '../core/template/template';
 import { headPlace, type WordsReading } from '../core/writing/readTemplateWords';
 import { keepVersion, type Keeping } from '../data/repositories/templateVersions';
 import { templateByKey } from '../data/repositories/templatesOfBusiness';
 import { connection } from './connection';
 import type { CurrentMember } from './currentMember';
+import { forMember } from './forMember';
 import { wordsFacts } from './wordsContext';
 import { readWords, TooSlow } from './wordsReader';
 
@@ -13,27 +15,36 @@ import { readWords, TooSlow } from './wordsReader';
  * @param version the one they were written from: a later writer is told when it is no longer the last
  */
 export async function keepTemplate(
-  { business_id, id }: CurrentMember,
+  member: CurrentMember,
   key: string,
   version: number,
   text: string,
 ): Promise<Keeping | { result: 'wrong'; problems: Problem[] }> {
   // Words are only read for whoever may keep them, and on the version that stands.
-  const standing = await templateByKey(connection(), business_id, id, key);
+  const standing = await standingTemplate(member, key);
   if (!standing) return { result: 'gone' };
-  const facts = standing.version === version ? await wordsFacts(business_id) : undefined;
+  const facts = standing.version === version ? await wordsFacts(member) : undefined;
   const { template, problems } = facts
     ? await readWords(text, facts).catch(slow)
     : { template: standing, problems: [] };
   if (!template) return { result: 'wrong', problems };
   try {
-    return await keepVersion(connection(), { business_id, member_id: id }, key, version, template);
+    return await keepWords(member, key, version, template);
   } catch (error) {
     if (!(error instanceof UniqueConstraintError)) throw error;
     const message = `There is another template called “${template.head.name}”. Give it a name of its own.`;
     return { result: 'wrong', problems: [{ ...headPlace(text, 'name'), message }] };
   }
 }
+
+const standingTemplate = forMember(({ business_id, id }, key: string) =>
+  templateByKey(connection(), business_id, id, key),
+);
+
+/** In a transaction of its own: reading what is kept takes a while, and no connection waits for that. */
+const keepWords = forMember(({ business_id, id }, key: string, version: number, template: Template) =>
+  keepVersion(connection(), { business_id, member_id: id }, key, version, template),
+);
 
 function slow(error: unknown): WordsReading {
   if (!(error instanceof TooSlow)) throw error;

@@ -9,6 +9,7 @@ import {
   listProjects,
   type ListEntry,
 } from './lists';
+import { forMember } from './forMember';
 
 const LISTS: Readonly<Record<StartingKind, (member: CurrentMember) => Promise<ListEntry[]>>> = {
   client: listClients,
@@ -22,14 +23,12 @@ const LISTS: Readonly<Record<StartingKind, (member: CurrentMember) => Promise<Li
 const MOST = 30;
 
 /** Records of a kind that have all of some words. */
-export async function listStarts(
-  member: CurrentMember,
-  kind: StartingKind,
-  find: string,
-): Promise<ListEntry[]> {
-  const words = wordsWanted(find);
-  const entries = await LISTS[kind](member);
-  return entries
-    .filter(({ name, day, note, also }) => hasWords(searchable(name, day, note, also), words))
-    .slice(0, MOST);
-}
+export const listStarts = forMember(
+  async (member: CurrentMember, kind: StartingKind, find: string): Promise<ListEntry[]> => {
+    const words = wordsWanted(find);
+    const entries = await LISTS[kind](member);
+    return entries
+      .filter(({ name, day, note, also }) => hasWords(searchable(name, day, note, also), words))
+      .slice(0, MOST);
+  },
+);

@@ -16,6 +16,7 @@ import { recordsOfBusiness } from '../data/repositories/recordsOfBusiness';
 import { now } from './clock';
 import { connection } from './connection';
 import type { CurrentMember } from './currentMember';
+import { forMember } from './forMember';
 
 /** A row of a list: what it is called, what tells it from others, and what needs somebody. */
 export interface ListEntry {
@@ -36,7 +37,7 @@ async function businessBook(business_id: string): Promise<RecordBook> {
   return new RecordBook(records!, now());
 }
 
-export async function listClients({ business_id }: CurrentMember): Promise<ListEntry[]> {
+export const listClients = forMember(async ({ business_id }: CurrentMember): Promise<ListEntry[]> => {
   const [book, rows] = await Promise.all([businessBook(business_id), clientList(connection(), business_id)]);
   const formats = formatsOf(book);
   const forms = numberForms(formats.settings.home);
@@ -58,9 +59,9 @@ export async function listClients({ business_id }: CurrentMember): Promise<ListE
       .filter(Boolean)
       .join(' '),
   }));
-}
+});
 
-export async function listEnquiries({ business_id }: CurrentMember): Promise<ListEntry[]> {
+export const listEnquiries = forMember(async ({ business_id }: CurrentMember): Promise<ListEntry[]> => {
   const [book, rows] = await Promise.all([businessBook(business_id), enquiryList(connection(), business_id)]);
   const formats = formatsOf(book);
   return rows.map(({ key, name, service, status, received_at }) => ({
@@ -73,9 +74,9 @@ export async function listEnquiries({ business_id }: CurrentMember): Promise<Lis
       ? { state: { words: 'waiting', kind: 'needs you' as const } }
       : { state: { words: status, kind: 'in order' as const } }),
   }));
-}
+});
 
-export async function listProjects({ business_id }: CurrentMember): Promise<ListEntry[]> {
+export const listProjects = forMember(async ({ business_id }: CurrentMember): Promise<ListEntry[]> => {
   const [book, rows] = await Promise.all([businessBook(business_id), projectList(connection(), business_id)]);
   const formats = formatsOf(book);
   return rows.map(({ key, title, client, status, starts_on }) => {
@@ -87,9 +88,9 @@ export async function listProjects({ business_id }: CurrentMember): Promise<List
       state: { words: status, kind: status === 'active' ? 'waiting' : 'in order' },
     };
   });
-}
+});
 
-export async function listBookings({ business_id }: CurrentMember): Promise<ListEntry[]> {
+export const listBookings = forMember(async ({ business_id }: CurrentMember): Promise<ListEntry[]> => {
   const [book, rows] = await Promise.all([
     businessBook(business_id),
     bookingList(connection(), business_id, new Date(now())),
@@ -109,7 +110,7 @@ export async function listBookings({ business_id }: CurrentMember): Promise<List
           },
         }),
   }));
-}
+});
 
 /** “Today, Friday 27 November”, “Earlier today, …”, “Monday 30 November”; with its year when that is another. */
 function dayHeading(starts_at: Date, formats: Formats, book: RecordBook): string {
@@ -120,7 +121,7 @@ function dayHeading(starts_at: Date, formats: Formats, book: RecordBook): string
   return Math.abs(day - book.today) <= 1 ? `${capital(formats.fromNow(day, book.today))}, ${date}` : date;
 }
 
-export async function listInvoices({ business_id }: CurrentMember): Promise<ListEntry[]> {
+export const listInvoices = forMember(async ({ business_id }: CurrentMember): Promise<ListEntry[]> => {
   const [book, rows] = await Promise.all([businessBook(business_id), invoiceList(connection(), business_id)]);
   const formats = formatsOf(book);
   return rows.map(({ key, number, client, status, due_on, total, paid }) => {
@@ -143,4 +144,4 @@ export async function listInvoices({ business_id }: CurrentMember): Promise<List
       state: { words, kind: !open ? 'in order' : days > 0 ? 'needs you' : 'waiting' },
     };
   });
-}
+});

@@ -1,6 +1,7 @@
 import { lettersOf, type KeptLetter } from '../data/repositories/letters';
 import { connection } from './connection';
 import type { CurrentMember } from './currentMember';
+import { forMember } from './forMember';
 
 /** So many letters stand in Post. */
 export const MOST_IN_POST = 200;
@@ -9,11 +10,11 @@ export const MOST_IN_POST = 200;
 const MOST_THAT_NEED = 100;
 
 /** What needs somebody, however old; then what is going, gone, come back and come in, newest first. */
-export async function post({ business_id }: CurrentMember): Promise<KeptLetter[]> {
+export const post = forMember(async ({ business_id }: CurrentMember): Promise<KeptLetter[]> => {
   const [needing, newest] = await Promise.all([
     lettersOf(connection(), business_id, { needsSomebody: true }, MOST_THAT_NEED),
     lettersOf(connection(), business_id, {}, MOST_IN_POST),
   ]);
   const first = new Set(needing.map(({ id }) => id));
   return [...needing, ...newest.filter(({ id }) => !first.has(id))];
-}
+});

@@ -10,6 +10,7 @@ import { scopeFrom, startingRecord } from '../data/repositories/startingRecords'
 import { now } from './clock';
 import { connection } from './connection';
 import type { CurrentMember } from './currentMember';
+import { forMember } from './forMember';
 
 export interface RecordPage {
   view: RecordView;
@@ -22,25 +23,24 @@ export interface RecordPage {
 const MOST_LETTERS = 50;
 
 /** A record with its facts and its letters. Undefined: there is no such record. */
-export async function recordPage(
-  { business_id }: CurrentMember,
-  start: StartingPoint,
-): Promise<RecordPage | undefined> {
-  const database = connection();
-  const record = await startingRecord(database, business_id, start);
-  if (!record) return undefined;
-  const filter: LetterFilter =
-    start.kind === 'client' ? { client_id: record.id } : { about: { kind: start.kind, id: record.id } };
-  const [records, letters] = await Promise.all([
-    recordsOfBusiness(database, business_id, scopeFrom(start, record)),
-    lettersOf(database, business_id, filter, MOST_LETTERS),
-  ]);
-  const book = new RecordBook(records!, now());
-  const view = recordView(book, start);
-  if (!view) return undefined;
-  const payable = start.kind === 'invoice' ? payableOf(book, start.key, record.version) : undefined;
-  return { view, letters, ...(payable ? { payable } : {}) };
-}
+export const recordPage = forMember(
+  async ({ business_id }: CurrentMember, start: StartingPoint): Promise<RecordPage | undefined> => {
+    const database = connection();
+    const record = await startingRecord(database, business_id, start);
+    if (!record) return undefined;
+    const filter: LetterFilter =
+      start.kind === 'client' ? { client_id: record.id } : { about: { kind: start.kind, id: record.id } };
+    const [records, letters] = await Promise.all([
+      recordsOfBusiness(database, business_id, scopeFrom(start, record)),
+      lettersOf(database, business_id, filter, MOST_LETTERS),
+    ]);
+    const book = new RecordBook(records!, now());
+    const view = recordView(book, start);
+    if (!view) return undefined;
+    const payable = start.kind === 'invoice' ? payableOf(book, start.key, record.version) : undefined;
+    return { view, letters, ...(payable ? { payable } : {}) };
+  },
+);
 
 function payableOf(book: RecordBook, key: string, version: number): RecordPage['payable'] {
   const { isUnpaid, balance } = book.sumsOf(book.invoices.get(key)!);

@@ -7,6 +7,7 @@ import {
 import { startingRecord } from '../data/repositories/startingRecords';
 import { connection } from './connection';
 import type { CurrentMember } from './currentMember';
+import { forMember } from './forMember';
 
 /** What became of a payment. `more`: it is over what is open, and was not meant so; `overtaken`: the invoice is no longer as it was seen. */
 export type Recording =
@@ -16,24 +17,24 @@ export type Recording =
   | { result: 'gone' };
 
 /** Writes down that something was paid. */
-export async function recordPayment(
-  { business_id }: CurrentMember,
-  key: string,
-  version: number,
-  payment: NewPayment,
-  more = false,
-): Promise<Recording> {
-  const added = await addPayment(connection(), business_id, key, version, payment, more);
-  if (added) return added;
-  const there = await startingRecord(connection(), business_id, { kind: 'invoice', key });
-  return { result: there ? 'overtaken' : 'gone' };
-}
+export const recordPayment = forMember(
+  async (
+    { business_id }: CurrentMember,
+    key: string,
+    version: number,
+    payment: NewPayment,
+    more?: boolean,
+  ): Promise<Recording> => {
+    const added = await addPayment(connection(), business_id, key, version, payment, more ?? false);
+    if (added) return added;
+    const there = await startingRecord(connection(), business_id, { kind: 'invoice', key });
+    return { result: there ? 'overtaken' : 'gone' };
+  },
+);
 
 /** Takes a payment away again that has just been written down. Gives whether it could. */
-export async function undoPayment(
-  { business_id }: CurrentMember,
-  key: string,
-  payment: ChangedInvoice,
-): Promise<boolean> {
-  return removePayment(connection(), business_id, key, payment);
-}
+export const undoPayment = forMember(
+  async ({ business_id }: CurrentMember, key: string, payment: ChangedInvoice): Promise<boolean> => {
+    return removePayment(connection(), business_id, key, payment);
+  },
+);

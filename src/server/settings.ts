@@ -1,16 +1,16 @@
 import { businessSettings, settle, type BusinessSettings } from '../data/repositories/businessSettings';
 import { connection } from './connection';
 import type { CurrentMember } from './currentMember';
+import { forMember } from './forMember';
 
 /** What the business has settled for itself. */
-export async function settingsOf({ business_id }: CurrentMember): Promise<BusinessSettings> {
+export const settingsOf = forMember(async ({ business_id }: CurrentMember): Promise<BusinessSettings> => {
   return businessSettings(connection(), business_id);
-}
+});
 
 /** Settles those that are given, for everybody in the business. */
-export async function changeSettings(
-  { business_id }: CurrentMember,
-  settings: Partial<BusinessSettings>,
-): Promise<void> {
-  await settle(connection(), business_id, settings);
-}
+export const changeSettings = forMember(
+  async ({ business_id }: CurrentMember, settings: Partial<BusinessSettings>): Promise<void> => {
+    await settle(connection(), business_id, settings);
+  },
+);

@@ -6,6 +6,7 @@ import { recordsOfBusiness } from '../data/repositories/recordsOfBusiness';
 import { now } from './clock';
 import { connection } from './connection';
 import type { CurrentMember } from './currentMember';
+import { forMember } from './forMember';
 
 export type DatedLetter = Omit<KeptLetter, 'at' | 'events' | 'html' | 'notes'> & {
   /** in the business's form: "today at 09:30", "3 October" */
@@ -16,24 +17,23 @@ export type DatedLetter = Omit<KeptLetter, 'at' | 'events' | 'html' | 'notes'> &
 };
 
 /** Letters with their moments in the business's form. */
-export async function showLetters(
-  { business_id }: CurrentMember,
-  letters: readonly KeptLetter[],
-): Promise<DatedLetter[]> {
-  if (letters.length === 0) return [];
-  const records = await recordsOfBusiness(connection(), business_id, { clients: [] });
-  const book = new RecordBook(records!, now());
-  const formats = formatsOf(book);
-  const dayOf = (moment: number) => {
-    const { day } = wallClockOf(moment, book.zone);
-    if (book.today - day < 2) return `${formats.fromNow(day, book.today)} at ${formats.time(moment)}`;
-    return formats.date(day, book.today - day < 300 ? 'day and month' : 'date');
-  };
-  return letters.map(({ at, events, html, notes: _, ...letter }) => ({
-    ...letter,
-    at: at.toISOString(),
-    day: dayOf(at.getTime()),
-    hasHtml: html !== null,
-    events: events.map((event) => ({ ...event, day: dayOf(Date.parse(event.at)) })),
-  }));
-}
+export const showLetters = forMember(
+  async ({ business_id }: CurrentMember, letters: readonly KeptLetter[]): Promise<DatedLetter[]> => {
+    if (letters.length === 0) return [];
+    const records = await recordsOfBusiness(connection(), business_id, { clients: [] });
+    const book = new RecordBook(records!, now());
+    const formats = formatsOf(book);
+    const dayOf = (moment: number) => {
+      const { day } = wallClockOf(moment, book.zone);
+      if (book.today - day < 2) return `${formats.fromNow(day, book.today)} at ${formats.time(moment)}`;
+      return formats.date(day, book.today - day < 300 ? 'day and month' : 'date');
+    };
+    return letters.map(({ at, events, html, notes: _, ...letter }) => ({
+      ...letter,
+      at: at.toISOString(),
+      day: dayOf(at.getTime()),
+      hasHtml: html !== null,
+      events: events.map((event) => ({ ...event, day: dayOf(Date.parse(event.at)) })),
+    }));
+  },
+);

@@ -22,13 +22,12 @@ export type SignIn = { token: string; expires: Date } | { refused: 'wrong' | 'to
  * @param from where the try comes from
  */
 export async function signIn(email: string, password: string, from = 'unknown'): Promise<SignIn> {
-  const { sequelize, models, inTransaction } = connection();
+  const { sequelize, models, inTransaction, inBusiness, acrossBusinesses } = connection();
   const subject = email.trim().toLowerCase();
-  const before = await inTransaction(async (transaction) => {
+  const before = await inTransaction(async () => {
     // One after another for one person from one place: of many at once each sees those before it.
     await sequelize.query('select pg_advisory_xact_lock(hashtextextended($who, 0))', {
       bind: { who: `${subject} ${from}` },
-      transaction,
     });
     const [tries] = await sequelize.query<{ own: number; since: number | null; all: number }>(
       `with this_one as (insert into sign_in_attempt (subject, address, at) values ($subject, $from, clock_timestamp()))
@@ -36,16 +35,18 @@ export async function signIn(email: string, password: string, from = 'unknown'):
          extract(epoch from clock_timestamp() - max(at) filter (where subject = $subject))::float as since,
          count(*)::int as all
        from sign_in_attempt where address = $from and at > now() - make_interval(mins => $minutes)`,
-      { bind: { subject, from, minutes: WINDOW_MINUTES }, type: QueryTypes.SELECT, transaction },
+      { bind: { subject, from, minutes: WINDOW_MINUTES }, type: QueryTypes.SELECT },
     );
     return tries;
   });
   const { own = 0, since, all = 0 } = before ?? {};
   const pause = own < FREE_TRIES ? 0 : Math.min(LONGEST_PAUSE, 2 ** (own - FREE_TRIES + 1));
   if ((since ?? Infinity) < pause || all >= MOST_FROM_ADDRESS) return { refused: 'too many' };
-  const [member] = await sequelize.query<{ business_id: string; id: string; password_hash: string }>(
-    'select business_id, id, password_hash from member where lower(email) = $subject',
-    { bind: { subject }, type: QueryTypes.SELECT },
+  const [member] = await acrossBusinesses(() =>
+    sequelize.query<{ business_id: string; id: string; password_hash: string }>(
+      'select business_id, id, password_hash from member where lower(email) = $subject',
+      { bind: { subject }, type: QueryTypes.SELECT },
+    ),
   );
   // Without a member the work is the same, so that the time tells nothing.
   const stored = member?.password_hash ?? (await decoy());
@@ -57,23 +58,26 @@ export async function signIn(email: string, password: string, from = 'unknown'):
   });
   const token = randomBytes(32).toString('base64url');
   const expires = new Date(Date.now() + SESSION_DAYS * 86_400_000);
-  await models.session.create({
-    business_id: member.business_id,
-    id: randomUUID(),
-    member_id: member.id,
-    token_hash: hashToken(token),
-    created_at: new Date(),
-    seen_at: new Date(),
-    expires_at: expires,
-  });
+  const { business_id, id: member_id } = member;
+  await inBusiness(business_id, () =>
+    models.session.create({
+      business_id,
+      id: randomUUID(),
+      member_id,
+      token_hash: hashToken(token),
+      created_at: new Date(),
+      seen_at: new Date(),
+      expires_at: expires,
+    }),
+  );
   return { token, expires };
 }
 
 /** Ends a session, whether it is still good or not. A device that signs in anew ends its former one so. */
 export async function signOut(token: string): Promise<void> {
-  await connection().models.session.update(
-    { revoked_at: new Date() },
-    { where: { token_hash: hashToken(token) } },
+  const { models, acrossBusinesses } = connection();
+  await acrossBusinesses(() =>
+    models.session.update({ revoked_at: new Date() }, { where: { token_hash: hashToken(token) } }),
   );
 }
 

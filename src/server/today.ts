@@ -17,6 +17,7 @@ import { scopeWorthWriting } from '../data/repositories/worthWriting';
 import { now } from './clock';
 import { connection } from './connection';
 import type { CurrentMember } from './currentMember';
+import { forMember } from './forMember';
 
 /** Something worth writing now, with the letter that fits, filled. */
 export interface TodayCard extends Pick<Occasion, 'start' | 'name' | 'reason'> {
@@ -50,7 +51,7 @@ const MOST_CARDS = 40;
 const DAYS_AHEAD = 16;
 
 /** What is worth writing today, and the day's visits. */
-export async function today({ business_id, id, key }: CurrentMember): Promise<Today> {
+export const today = forMember(async ({ business_id, id, key }: CurrentMember): Promise<Today> => {
   const database = connection();
   const moment = now();
   const until = new Date(moment + DAYS_AHEAD * 86_400_000);
@@ -80,7 +81,7 @@ export async function today({ business_id, id, key }: CurrentMember): Promise<To
     visits: visitsToday(desk),
     words: book.words,
   };
-}
+});
 
 function cardOf(occasion: Occasion, template: string | undefined, desk: WritingDesk, me: string): TodayCard {
   const { start, name, reason, member } = occasion;

@@ -5,6 +5,7 @@ import type { WordsContext } from '../core/writing/readTemplateWords';
 import { recordsOfBusiness } from '../data/repositories/recordsOfBusiness';
 import { groupsOfBusiness, passagesOfBusiness } from '../data/repositories/templatesOfBusiness';
 import { connection } from './connection';
+import { forMember } from './forMember';
 
 /** What the words of a business's templates are judged by, as data that can go to the page. */
 export interface WordsFacts {
@@ -13,14 +14,14 @@ export interface WordsFacts {
   groups: string[];
 }
 
-export async function wordsFacts(business_id: string): Promise<WordsFacts> {
+export const wordsFacts = forMember(async ({ business_id }): Promise<WordsFacts> => {
   const [records, passages, groups] = await Promise.all([
     recordsOfBusiness(connection(), business_id, { clients: [] }),
     passagesOfBusiness(connection(), business_id),
     groupsOfBusiness(connection(), business_id),
   ]);
   return { business: records!.business, passages, groups: groups.map(({ name }) => name) };
-}
+});
 
 export function wordsContext({ business, passages, groups }: WordsFacts): WordsContext {
   return {

@@ -20,7 +20,7 @@ export default async function WritePage({ searchParams }: Props) {
   if (!start) notFound();
   const asked = typeof template === 'string' ? { template } : {};
   // A document brings its letter along; within the application the page asks for it, and for no more than it lacks.
-  const document = (await headers()).get('sec-fetch-dest') === 'document';
+  const document = (await headers()).get('accept')?.includes('text/html');
   const edition = (await cookies()).get(EDITION_COOKIE)?.value;
   const first = document ? await firstLetter(member, start, { ...asked, edition }) : undefined;
   return (

@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import { QueryTypes, type Transaction } from 'sequelize';
+import { QueryTypes } from 'sequelize';
 import { DOCUMENT_SCHEMA } from '../../core/template/document';
 import { TABLES, type Database, type TableName } from '../database';
 import type { Rows } from './rows';
@@ -16,11 +16,11 @@ export const DEMONSTRATION_KEY = 'larkfield';
  */
 export async function loadDemonstration(database: Database, demonstration: Demonstration): Promise<void> {
   const rows = await rowsOf(demonstration);
-  await database.inTransaction(async (transaction) => {
-    await removeBusiness(database, DEMONSTRATION_KEY, transaction);
+  await database.inTransaction(async () => {
+    await removeBusiness(database, DEMONSTRATION_KEY);
     for (const name of Object.keys(TABLES) as TableName[]) {
       const own = rows[name];
-      if (own?.length) await (database.models[name] as AnyTable).bulkCreate(own, { transaction });
+      if (own?.length) await (database.models[name] as AnyTable).bulkCreate(own);
     }
   });
 }
@@ -56,25 +56,21 @@ export async function whyNotReset(
   return undefined;
 }
 
-async function removeBusiness(
-  { sequelize, models }: Database,
-  key: string,
-  transaction: Transaction,
-): Promise<void> {
-  const business = await models.business.findOne({ where: { key }, transaction, raw: true });
+async function removeBusiness({ sequelize, models }: Database, key: string): Promise<void> {
+  const business = await models.business.findOne({ where: { key }, raw: true });
   if (!business) return;
   const { id } = business as unknown as { id: string };
   // Backwards through the tables, as rows point at those before them; a template and its version point at each other.
-  await sequelize.query('set constraints all deferred', { transaction });
+  await sequelize.query('set constraints all deferred');
   for (const name of (Object.keys(TABLES) as TableName[]).reverse()) {
     const where = name === 'business' ? { id } : { business_id: id };
-    await (models[name] as AnyTable).destroy({ where, transaction });
+    await (models[name] as AnyTable).destroy({ where });
   }
 }
 
 /** What all models can do alike; their union of types does not say so. */
 interface AnyTable {
-  bulkCreate(rows: object[], options: object): Promise<unknown>;
+  bulkCreate(rows: object[]): Promise<unknown>;
   destroy(options: object): Promise<number>;
 }
 

@@ -1,4 +1,4 @@
-import { QueryTypes, type Transaction } from 'sequelize';
+import { QueryTypes } from 'sequelize';
 import type { Database } from '../database';
 import { addEvent } from './deliveryEvents';
 
@@ -23,7 +23,7 @@ export async function cureLetter(
   { from, to, dealtWith, version }: LetterCure,
   { at, seconds, detail }: { at: Date; seconds: number; detail: string },
 ): Promise<number | undefined> {
-  return inTransaction(async (transaction) => {
+  return inTransaction(async () => {
     const [row] = await sequelize.query<{ version: number }>(
       `update message set
          status = coalesce($to, status),
@@ -52,11 +52,10 @@ export async function cureLetter(
           ...(to === 'going' ? { seconds } : {}),
         },
         type: QueryTypes.SELECT,
-        transaction,
       },
     );
     if (!row) return undefined;
-    if (to) await addEvent({ sequelize }, { business_id, id }, to, at, detail, transaction);
+    if (to) await addEvent({ sequelize }, { business_id, id }, to, at, detail);
     return row.version;
   });
 }
@@ -65,7 +64,6 @@ export async function cureLetter(
 export async function settleEarlier(
   { sequelize }: Database,
   { business_id, id }: { business_id: string; id: string },
-  transaction: Transaction,
 ): Promise<void> {
   await sequelize.query(
     `update message set settled_at = now(), settled_by = this.member_id, version = message.version + 1
@@ -74,6 +72,6 @@ export async function settleEarlier(
        and message.template_id = this.template_id and message.status in ('failed', 'bounced') and message.settled_at is null
        and (message.invoice_id, message.booking_id, message.project_id, message.enquiry_id)
          is not distinct from (this.invoice_id, this.booking_id, this.project_id, this.enquiry_id)`,
-    { bind: { business_id, id }, transaction },
+    { bind: { business_id, id } },
   );
 }

@@ -1,4 +1,3 @@
-import type { Transaction } from 'sequelize';
 import type { Database } from '../database';
 
 /**
@@ -20,11 +19,10 @@ export async function addEvent(
   kind: string,
   at: Date,
   detail: string | undefined,
-  transaction: Transaction,
 ): Promise<void> {
   await sequelize.query(
     `with changed as (select $business_id::uuid as business_id, $id::uuid as id, $kind::text as status)
      ${addingEvents('changed', '$detail')}`,
-    { bind: { business_id, id, kind, at, detail: detail ?? null }, transaction },
+    { bind: { business_id, id, kind, at, detail: detail ?? null } },
   );
 }

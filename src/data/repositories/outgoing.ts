@@ -1,4 +1,4 @@
-import { QueryTypes, type Transaction } from 'sequelize';
+import { QueryTypes } from 'sequelize';
 import type { Database } from '../database';
 import { addEvent, addingEvents } from './deliveryEvents';
 import { machine } from './ownMark';
@@ -133,16 +133,12 @@ export async function releaseClaim(
 }
 
 /** The moment in so many seconds, by the one clock there is: the database's. */
-export async function momentIn(
-  { sequelize }: Pick<Database, 'sequelize'>,
-  seconds: number,
-  transaction: Transaction,
-): Promise<Date> {
+export async function momentIn({ sequelize }: Pick<Database, 'sequelize'>, seconds: number): Promise<Date> {
   const [row] = await sequelize.query<{ moment: Date }>(
     'select now() + make_interval(secs => $seconds) as moment',
     {
       bind: { seconds },
-      transaction,
+
       type: QueryTypes.SELECT,
     },
   );
@@ -159,7 +155,7 @@ export async function takeBack(
   { business_id, id }: { business_id: string; id: string },
   at: Date,
 ): Promise<boolean> {
-  return inTransaction(async (transaction) => {
+  return inTransaction(async () => {
     const [row] = await sequelize.query<{ status: string }>(
       `update message set goes_at = null, version = version + 1, status = coalesce(before.kind, 'taken back'), reason = before.detail
        from (select) one left join lateral (
@@ -167,9 +163,9 @@ export async function takeBack(
            and kind in ('held', 'failed', 'may have arrived') order by position desc limit 1) before on true
        where business_id = $business_id and id = $id and status = 'going' and claimed_by is null
        returning status`,
-      { bind: { business_id, id }, transaction, type: QueryTypes.SELECT },
+      { bind: { business_id, id }, type: QueryTypes.SELECT },
     );
-    if (row) await addEvent({ sequelize }, { business_id, id }, row.status, at, undefined, transaction);
+    if (row) await addEvent({ sequelize }, { business_id, id }, row.status, at, undefined);
     return row !== undefined;
   });
 }

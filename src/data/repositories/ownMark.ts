@@ -23,12 +23,12 @@ export async function recogniseDatabase({ sequelize, inTransaction }: Database, 
     { bind, type: QueryTypes.SELECT },
   );
   if (known?.same) return 0;
-  return inTransaction(async (transaction) => {
+  return inTransaction(async () => {
     const held = known ? await holdAll() : 0;
     await sequelize.query(
       `insert into own_mark (mark) select present_mark($machine)
        on conflict (single) do update set mark = excluded.mark`,
-      { bind, transaction },
+      { bind },
     );
     return held;
 
@@ -38,7 +38,7 @@ export async function recogniseDatabase({ sequelize, inTransaction }: Database, 
            update message set ${HOLDING}, reason = $words, settled_at = null, settled_by = null
            where status = 'going' returning business_id, id, status)
          ${addingEvents('held', '$words')} returning message_id`,
-        { bind: { words: COPIED, at }, transaction, type: QueryTypes.SELECT },
+        { bind: { words: COPIED, at }, type: QueryTypes.SELECT },
       );
       return rows.length;
     }

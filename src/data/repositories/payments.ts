@@ -30,7 +30,7 @@ export async function addPayment(
   payment: NewPayment,
   more: boolean,
 ): Promise<Adding> {
-  return inTransaction(async (transaction) => {
+  return inTransaction(async () => {
     const [invoice] = await sequelize.query<{ id: string; open: string; position: number }>(
       `select id,
          coalesce((select sum(line_amount) from invoice_line
@@ -42,14 +42,14 @@ export async function addPayment(
        from invoice
        where business_id = $business_id and key = $key and version = $version and status = 'sent'
        for update of invoice`,
-      { bind: { business_id, key, version }, type: QueryTypes.SELECT, transaction },
+      { bind: { business_id, key, version }, type: QueryTypes.SELECT },
     );
     if (!invoice) return undefined;
     const { id: invoice_id, position } = invoice;
     const open = Number(invoice.open);
     if (payment.amount > open && !more) return { result: 'more', open };
-    await models.payment.create({ business_id, invoice_id, position, ...payment }, { transaction });
-    await models.invoice.increment('version', { where: { business_id, id: invoice_id }, transaction });
+    await models.payment.create({ business_id, invoice_id, position, ...payment });
+    await models.invoice.increment('version', { where: { business_id, id: invoice_id } });
     return { result: 'recorded', invoice: { version: version + 1, position } };
   });
 }
@@ -61,21 +61,18 @@ export async function removePayment(
   key: string,
   { version, position }: ChangedInvoice,
 ): Promise<boolean> {
-  return inTransaction(async (transaction) => {
+  return inTransaction(async () => {
     const found = (await models.invoice.findOne({
       attributes: ['id'],
       where: { business_id, key, version },
       lock: true,
       raw: true,
-      transaction,
     })) as unknown as { id: string } | null;
     if (!found) return false;
     const removed = await models.payment.destroy({
       where: { business_id, invoice_id: found.id, position },
-      transaction,
     });
-    if (removed)
-      await models.invoice.increment('version', { where: { business_id, id: found.id }, transaction });
+    if (removed) await models.invoice.increment('version', { where: { business_id, id: found.id } });
     return removed > 0;
   });
 }

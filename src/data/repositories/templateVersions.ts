@@ -30,7 +30,7 @@ export async function keepVersion(
   version: number,
   { head, document }: Template,
 ): Promise<Keeping> {
-  return inTransaction(async (transaction) => {
+  return inTransaction(async () => {
     const [standing] = await sequelize.query<Standing>(
       `select template.id, template.owner_id, template.current_version as version, member.full_name as by, kept.kept_at as at
        from template
@@ -40,7 +40,7 @@ export async function keepVersion(
        where template.business_id = $business_id and template.key = $key and template.deleted_at is null
          and (template.owner_id is null or template.owner_id = $member_id)
        for update of template`,
-      { bind: { business_id, member_id, key }, type: QueryTypes.SELECT, transaction },
+      { bind: { business_id, member_id, key }, type: QueryTypes.SELECT },
     );
     if (!standing) return { result: 'gone' };
     const { id, by, at } = standing;
@@ -48,19 +48,16 @@ export async function keepVersion(
     // A template of everyone's is nobody's to take away from the others.
     if (head.mine && standing.owner_id === null) return { result: 'refused' };
     const next = version + 1;
-    await models.template_version.create(
-      {
-        business_id,
-        template_id: id,
-        version: next,
-        head,
-        document,
-        document_schema: DOCUMENT_SCHEMA,
-        member_id,
-        kept_at: new Date(),
-      },
-      { transaction },
-    );
+    await models.template_version.create({
+      business_id,
+      template_id: id,
+      version: next,
+      head,
+      document,
+      document_schema: DOCUMENT_SCHEMA,
+      member_id,
+      kept_at: new Date(),
+    });
     await sequelize.query(
       `update template set current_version = $next, name = $name, starts_from = $starts_from, resting = $resting,
          owner_id = case when $mine then $member_id::uuid end,
@@ -79,7 +76,6 @@ export async function keepVersion(
           resting: head.resting ?? false,
           mine: head.mine ?? false,
         },
-        transaction,
       },
     );
     return { result: 'kept', version: next };

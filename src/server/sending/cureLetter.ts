@@ -5,6 +5,7 @@ import { connection } from '../connection';
 import type { CurrentMember } from '../currentMember';
 import { oneLetter } from '../oneLetter';
 import { TAKE_BACK_SECONDS } from './sendLetter';
+import { forMember } from '../forMember';
 
 export type Cured =
   | { result: 'done'; status: string; version: number }
@@ -13,22 +14,19 @@ export type Cured =
   | { result: 'none' };
 
 /** Does something about a letter that did not go as it should, or takes that back. */
-export async function cureLetter(
-  member: CurrentMember,
-  id: string,
-  name: Cure | Undo,
-  version: number,
-): Promise<Cured> {
-  const letter = await oneLetter(member, id);
-  if (!letter) return { result: 'none' };
-  const { business_id, id: member_id } = member;
-  const done = await cure(
-    connection(),
-    { business_id, member_id },
-    id,
-    { ...CURES[name], version },
-    { at: new Date(now()), seconds: TAKE_BACK_SECONDS, detail: `By ${member.full_name}.` },
-  );
-  if (done === undefined) return { result: 'changed', status: (await oneLetter(member, id))!.status };
-  return { result: 'done', status: CURES[name].to ?? letter.status, version: done };
-}
+export const cureLetter = forMember(
+  async (member: CurrentMember, id: string, name: Cure | Undo, version: number): Promise<Cured> => {
+    const letter = await oneLetter(member, id);
+    if (!letter) return { result: 'none' };
+    const { business_id, id: member_id } = member;
+    const done = await cure(
+      connection(),
+      { business_id, member_id },
+      id,
+      { ...CURES[name], version },
+      { at: new Date(now()), seconds: TAKE_BACK_SECONDS, detail: `By ${member.full_name}.` },
+    );
+    if (done === undefined) return { result: 'changed', status: (await oneLetter(member, id))!.status };
+    return { result: 'done', status: CURES[name].to ?? letter.status, version: done };
+  },
+);

@@ -3,6 +3,7 @@ import { connection } from '../connection';
 import type { CurrentMember } from '../currentMember';
 import { showLetters, type DatedLetter } from '../showLetters';
 import { lettersWaiting, type Waiting } from './sendingState';
+import { forMember } from '../forMember';
 
 /** So many stand on a page; the next follow when these are dealt with. */
 const MOST = 20;
@@ -15,7 +16,7 @@ export interface NeedsSomebody {
 }
 
 /** The letters of the business that did not go as they should, and what keeps others from going. */
-export async function needsSomebody(member: CurrentMember): Promise<NeedsSomebody> {
+export const needsSomebody = forMember(async (member: CurrentMember): Promise<NeedsSomebody> => {
   const [letters, waiting] = await Promise.all([
     lettersOf(connection(), member.business_id, { needsSomebody: true }, MOST + 1),
     lettersWaiting(member),
@@ -25,4 +26,4 @@ export async function needsSomebody(member: CurrentMember): Promise<NeedsSomebod
     more: letters.length > MOST,
     waiting,
   };
-}
+});

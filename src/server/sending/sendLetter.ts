@@ -18,6 +18,7 @@ import { passagesOfBusiness, templateAtVersion } from '../../data/repositories/t
 import { now } from '../clock';
 import { connection } from '../connection';
 import type { CurrentMember } from '../currentMember';
+import { forMember } from '../forMember';
 
 /** How long a letter can be taken back. */
 export const TAKE_BACK_SECONDS = 10;
@@ -47,7 +48,7 @@ export type Sending =
  * Takes a letter to be sent. It is filled again from the records as they are, and refused when a fact in it is no
  * longer so. The exact text, HTML, recipients and values are written in one transaction, and are the queue of what is to be sent.
  */
-export async function sendLetter(member: CurrentMember, letter: LetterToSend): Promise<Sending> {
+export const sendLetter = forMember(async (member: CurrentMember, letter: LetterToSend): Promise<Sending> => {
   const database = connection();
   const { business_id } = member;
   const before = await letterById(database, business_id, letter.id);
@@ -84,7 +85,7 @@ export async function sendLetter(member: CurrentMember, letter: LetterToSend): P
     return { result: 'already', status: first.status, goesIn: first.goes_in };
   }
   return { result: 'going', goesIn: TAKE_BACK_SECONDS * 1000 };
-}
+});
 
 interface Kept {
   record: StartingRecord;
@@ -108,42 +109,35 @@ async function keep(
   const addressing = addressingOf(filled);
   const { from } = addressing;
   const at = new Date(now());
-  await inTransaction(async (transaction) => {
-    await models.message.create(
-      {
-        business_id,
-        id,
-        message_id: `${id}@${from.email.split('@')[1] ?? 'localhost'}`,
-        direction: 'out',
-        status: 'going',
-        thread_id: randomUUID(),
-        ...written,
-        client_id: record.client_id,
-        project_id: record.project_id,
-        enquiry_id: start.kind === 'enquiry' ? record.id : null,
-        ...(await recordsWrittenAbout(business_id, filled, start)),
-        member_id,
-        template_id: templateId,
-        template_version: templateVersion,
-        notes: filled.notes,
-        choices,
-        from_name: from.name,
-        from_address: from.email,
-        reply_to: filled.replyTo || null,
-        at,
-        goes_at: await momentIn(connection(), TAKE_BACK_SECONDS, transaction),
-      },
-      { transaction },
-    );
+  await inTransaction(async () => {
+    await models.message.create({
+      business_id,
+      id,
+      message_id: `${id}@${from.email.split('@')[1] ?? 'localhost'}`,
+      direction: 'out',
+      status: 'going',
+      thread_id: randomUUID(),
+      ...written,
+      client_id: record.client_id,
+      project_id: record.project_id,
+      enquiry_id: start.kind === 'enquiry' ? record.id : null,
+      ...(await recordsWrittenAbout(business_id, filled, start)),
+      member_id,
+      template_id: templateId,
+      template_version: templateVersion,
+      notes: filled.notes,
+      choices,
+      from_name: from.name,
+      from_address: from.email,
+      reply_to: filled.replyTo || null,
+      at,
+      goes_at: await momentIn(connection(), TAKE_BACK_SECONDS),
+    });
     await models.message_recipient.bulkCreate(
       recipientsOf(addressing).map((one, position) => ({ ...one, business_id, message_id: id, position })),
-      { transaction },
     );
-    await models.delivery_event.create(
-      { business_id, message_id: id, position: 0, kind: 'going', at },
-      { transaction },
-    );
-    await settleEarlier(connection(), { business_id, id }, transaction);
+    await models.delivery_event.create({ business_id, message_id: id, position: 0, kind: 'going', at });
+    await settleEarlier(connection(), { business_id, id });
   });
 }
 

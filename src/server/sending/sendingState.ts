@@ -3,6 +3,7 @@ import { sendingNow, type SendingNow } from '../../data/repositories/sendingStat
 import { tryAllAgain } from '../../data/repositories/sendingTrouble';
 import { connection } from '../connection';
 import type { CurrentMember } from '../currentMember';
+import { forMember } from '../forMember';
 
 /** What the pages say of letters that wait; `why` is undefined while they go. */
 export interface Waiting {
@@ -11,21 +12,20 @@ export interface Waiting {
 }
 
 /** How many letters of the business wait though their time has come, and why. */
-export async function lettersWaiting({ business_id }: CurrentMember): Promise<Waiting> {
+export const lettersWaiting = forMember(async ({ business_id }: CurrentMember): Promise<Waiting> => {
   const { waiting, ...state } = await sendingNow(connection(), business_id);
   const why = whyWaiting(stateOf(state));
   return { letters: waiting, ...(why ? { why } : {}) };
-}
+});
 
 /** Why a letter from a sender waits. */
-export async function whyLetterWaits(
-  { business_id }: CurrentMember,
-  sender: string | null,
-): Promise<string | undefined> {
-  const { sends, troubles } = await sendingNow(connection(), business_id);
-  const of = troubles.filter((one) => one.sender === '' || one.sender === sender?.toLowerCase());
-  return whyWaiting(stateOf({ sends, troubles: of }));
-}
+export const whyLetterWaits = forMember(
+  async ({ business_id }: CurrentMember, sender: string | null): Promise<string | undefined> => {
+    const { sends, troubles } = await sendingNow(connection(), business_id);
+    const of = troubles.filter((one) => one.sender === '' || one.sender === sender?.toLowerCase());
+    return whyWaiting(stateOf({ sends, troubles: of }));
+  },
+);
 
 function stateOf({ sends, troubles: [trouble] }: Pick<SendingNow, 'sends' | 'troubles'>): SendingState {
   return { sends, ...(trouble ? { trouble } : {}) };

@@ -11,7 +11,7 @@ import { Sender } from './sender';
  */
 export async function startWorker(url: string, smtpUrl: string): Promise<{ stop: () => Promise<void> }> {
   const server = readMailServer(smtpUrl);
-  const database = openDatabase(url, { connections: 8 });
+  const database = openDatabase(url, { connections: 8, across: true });
   const boss = openJobs(url);
   try {
     await boss.start();

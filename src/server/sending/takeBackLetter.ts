@@ -3,13 +3,13 @@ import { now } from '../clock';
 import { connection } from '../connection';
 import type { CurrentMember } from '../currentMember';
 import { oneLetter } from '../oneLetter';
+import { forMember } from '../forMember';
 
 /** Takes a letter back that has not gone yet. Gives what it is now, and whether that was done; undefined: there is none. */
-export async function takeBackLetter(
-  member: CurrentMember,
-  id: string,
-): Promise<{ status: string; taken: boolean } | undefined> {
-  if (!(await oneLetter(member, id))) return undefined;
-  const taken = await takeBack(connection(), { business_id: member.business_id, id }, new Date(now()));
-  return { status: (await oneLetter(member, id))!.status, taken };
-}
+export const takeBackLetter = forMember(
+  async (member: CurrentMember, id: string): Promise<{ status: string; taken: boolean } | undefined> => {
+    if (!(await oneLetter(member, id))) return undefined;
+    const taken = await takeBack(connection(), { business_id: member.business_id, id }, new Date(now()));
+    return { status: (await oneLetter(member, id))!.status, taken };
+  },
+);

@@ -20,11 +20,11 @@ export default async function TemplatePage({ params }: Props) {
   const template = await load((await params).key);
   if (!template) notFound();
   const { head, version, problems } = template;
-  const { business_id, key: member } = await requireMember();
+  const member = await requireMember();
   return (
     <TemplateDesk
       key={template.key}
-      owner={`${business_id} ${member}`}
+      owner={`${member.business_id} ${member.key}`}
       templateKey={template.key}
       version={version}
       name={head.name}
@@ -32,7 +32,7 @@ export default async function TemplatePage({ params }: Props) {
       startsFrom={head.startsFrom}
       problems={problems}
       text={printTemplate(template)}
-      facts={await wordsFacts(business_id)}
+      facts={await wordsFacts(member)}
       pencil={<PencilLetter template={template} />}
     />
   );
