@@ -75,7 +75,7 @@ it('a server that is too old is refused', async () => {
     query: () => Promise.resolve([{ version: 120_022 }]),
   } as unknown as TemporaryDatabase['sequelize'];
   await expect(migrate(old, MIGRATIONS)).rejects.toThrow(
-    'The database server is PostgreSQL 12; 13 or newer is needed.',
+    'The database server is PostgreSQL 12; 15 or newer is needed.',
   );
 });
 

@@ -7,7 +7,7 @@ import { Umzug, type UmzugStorage } from 'umzug';
 export class UnusableDatabase extends Error {}
 
 /** The oldest server whose features the migrations use. */
-const OLDEST_SERVER = 13;
+const OLDEST_SERVER = 15;
 /** Any number; all processes that migrate this application's databases share it. */
 const MIGRATION_LOCK = 727_014;
 

@@ -25,7 +25,7 @@ export interface RecordScope {
 
 /**
  * The records of a business as the records file of the command line, all or those of some clients with everything
- * that is theirs. One query for each table, however many rows. Undefined when there is no such business.
+ * that is theirs. One query for each table that can hold any, however many rows. Undefined when there is no such business.
  */
 export async function recordsOfBusiness(
   { models, sequelize }: Database,
@@ -37,8 +37,10 @@ export async function recordsOfBusiness(
     name: Name,
     order: (string | [string, 'DESC'])[] = [],
   ): Promise<Row<Name>[]> => {
+    const theirs = within(name);
+    if (!theirs) return [];
     const found = await (models[name] as unknown as Findable).findAll({
-      where: { business_id, ...within(name) },
+      where: { business_id, ...theirs },
       order,
       raw: true,
     });
@@ -157,12 +159,12 @@ export async function recordsOfBusiness(
   };
 }
 
-/** What a table's rows must meet to belong to the clients wanted. */
+/** What a table's rows must meet to belong to the clients wanted; undefined where none can. */
 function scopeOf(
   { clients, enquiries = [] }: RecordScope,
   business_id: string,
   escape: (value: string) => string,
-): (name: TableName) => object {
+): (name: TableName) => object | undefined {
   const theirs = { client_id: [...clients] };
   const those = clients.map(escape).join(', ') || 'null';
   const owned = (table: string) =>
@@ -187,7 +189,8 @@ function scopeOf(
     payment: ofInvoices,
     instalment: ofInvoices,
   };
-  return (name) => scopes[name] ?? {};
+  const nobodys = clients.length + enquiries.length === 0;
+  return (name) => (name in scopes ? (nobodys ? undefined : scopes[name]) : {});
 }
 
 type Findable = { findAll(options: object): Promise<unknown[]> };

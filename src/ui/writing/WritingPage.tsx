@@ -92,7 +92,8 @@ interface DeskProps {
   writing: Writing;
   start: StartingPoint;
   template: string | undefined;
-  onRefresh: (draft: () => Writing['draft']) => Promise<void>;
+  /** gives whether the records came */
+  onRefresh: (draft: () => Writing['draft']) => Promise<boolean>;
 }
 
 function Desk({ writing, start, template, onRefresh }: DeskProps) {
@@ -176,12 +177,14 @@ function Desk({ writing, start, template, onRefresh }: DeskProps) {
     return () => document.removeEventListener('keydown', press);
   }, [chosen]);
 
-  const refresh = () => onRefresh(() => ({ id: draft.id, ...begun(store.now()!) }));
+  const [stale, setStale] = useState(false);
+  const anew = async (from: () => Writing['draft']) => setStale(!(await onRefresh(from)));
+  const refresh = () => anew(() => ({ id: draft.id, ...begun(store.now()!) }));
 
   /** The one that was taken back keeps its id; this is a new letter with the same words. */
   const writeOn = async () => {
     const renewed = await renewDraft(draftKey, { ...draft, ...begun(store.now()!) });
-    await onRefresh(() => renewed);
+    await anew(() => renewed);
   };
 
   const takeItBack = async () => {
@@ -208,8 +211,13 @@ function Desk({ writing, start, template, onRefresh }: DeskProps) {
         {overtaken && (
           <Overtaken
             onMine={() => void keepMine()}
-            onTheirs={() => void theirs().then((draft) => draft && onRefresh(() => draft))}
+            onTheirs={() => void theirs().then((draft) => draft && anew(() => draft))}
           />
+        )}
+        {stale && (
+          <p className="trouble" role="alert">
+            The records could not be fetched. The letter stands as it was; try again.
+          </p>
         )}
         {choosing && (
           <p className={choosing.failed ? 'trouble' : 'hint'} role={choosing.failed ? 'alert' : 'status'}>
@@ -222,7 +230,7 @@ function Desk({ writing, start, template, onRefresh }: DeskProps) {
           <OlderDrafts
             draftKey={draftKey}
             drafts={writing.others}
-            onOpen={(older) => void keep().then(() => onRefresh(() => older))}
+            onOpen={(older) => void keep().then(() => anew(() => older))}
           />
         )}
         {view ? (

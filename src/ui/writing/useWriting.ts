@@ -31,42 +31,47 @@ export type WritingState =
 let documentUsed = false;
 
 /**
- * Fetches the facts once, unless they came with the document, and opens the draft. With `again` they are fetched anew, and what it gives is taken along: the
- * letter as it stands when they have come, with whatever was typed meanwhile.
+ * Fetches the facts once, unless they came with the document, and opens the draft. With `again` they are fetched anew, and
+ * what it gives is taken along: the letter as it stands when they have come, with whatever was typed meanwhile. Where they
+ * do not come the letter stays as it was; that is told by false.
  */
 export function useWriting(
   from: string,
   start: StartingPoint,
   template: string | undefined,
   given?: LetterFacts,
-): [WritingState, (again?: () => Draft) => Promise<void>] {
+): [WritingState, (again?: () => Draft) => Promise<boolean>] {
   const [writing, setWriting] = useState<WritingState>({
     state: 'fetching',
     read: given !== undefined && !documentUsed,
   });
 
-  const load = async (again?: () => Draft) => {
+  const load = async (again?: () => Draft): Promise<boolean> => {
+    const fail = (state: 'offline' | 'failed') => {
+      setWriting((before) => (again ? before : { state }));
+      return false;
+    };
     const withDocument = documentUsed || again ? undefined : given;
     documentUsed = true;
     if (!again && !withDocument) setWriting({ state: 'fetching', read: false });
     const answer = await askForFacts(from, template, withDocument);
-    if ('offline' in answer) return setWriting((before) => (again ? before : { state: 'offline' }));
-    if (answer.status === 401) return signInAgain();
-    if (answer.status === 404) return setWriting({ state: 'missing' });
-    if (answer.status !== 200 || !answer.list)
-      return setWriting((before) => (again ? before : { state: 'failed' }));
+    if ('offline' in answer) return fail('offline');
+    if (answer.status === 401) signInAgain();
+    if (answer.status === 404) setWriting({ state: 'missing' });
+    if (answer.status === 401 || answer.status === 404) return true;
+    if (answer.status !== 200 || !answer.list) return fail('failed');
     const { body: facts, list } = answer;
     const key = draftKey(`${facts.business} ${facts.member}`, start);
-    const begun = again?.();
-    const { draft, others } = begun ? { draft: begun, others: [] } : await openDraft(key, template);
+    const { draft: opened, others } = again ? { draft: again(), others: [] } : await openDraft(key, template);
     const desk = new WritingDesk({ ...facts, ...list });
     const { letters } = facts;
-    const needed = draft.letter?.choices.template ?? beginsWith(desk, start, letters, template);
-    if (needed !== undefined && !(await bringWords(desk, [needed])))
-      return setWriting((before) => (again ? before : { state: 'offline' }));
+    const needed = opened.letter?.choices.template ?? beginsWith(desk, start, letters, template);
+    if (needed !== undefined && !(await bringWords(desk, [needed]))) return fail('offline');
+    const draft = again?.() ?? opened;
     const store = new LetterStore(desk, start);
     if (draft.letter && draft.base) store.resume(draft.letter, draft.base);
     setWriting({ state: 'ready', letters, groups: list.groups, store, draft, draftKey: key, others });
+    return true;
   };
 
   useEffect(() => {
