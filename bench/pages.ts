@@ -12,7 +12,7 @@ import { generate } from './generate';
 
 // Counts the queries that each page asks of the database, and the time its use case takes, with 50 and with 5,000 clients.
 const ROUNDS = 5;
-const url = process.env.DATABASE_URL!;
+const url = process.env.DATABASE_OWNER_URL!;
 
 const { acrossBusinesses, sequelize } = connection();
 const [row] = await acrossBusinesses(() =>

@@ -58,6 +58,26 @@ async function scriptUntilFilled(page, base) {
   );
 }
 
+/** Waits until the words of all templates are on the device, as they are from the second letter on, and compiled. */
+async function templatesAreHere(page) {
+  await page.waitForFunction(
+    () =>
+      new Promise((resolve) => {
+        const opening = indexedDB.open('fair-quill-templates');
+        opening.onsuccess = () => {
+          const asked = opening.result.transaction('templates').objectStore('templates').count();
+          asked.onsuccess = () => {
+            opening.result.close();
+            resolve(asked.result > document.querySelectorAll('button.entry').length);
+          };
+        };
+      }),
+    undefined,
+    { polling: 500, timeout: 60_000 },
+  );
+  await page.waitForTimeout(3000);
+}
+
 /** Chooses one template after another in the list, all of whose groups are open. */
 async function chooseTemplates(page, base) {
   await page.goto(`${base}/write?from=invoice:LPC-1048`);
@@ -68,6 +88,7 @@ async function chooseTemplates(page, base) {
     .first()
     .click();
   await page.getByRole('textbox', { name: 'Letter' }).waitFor();
+  await templatesAreHere(page);
   return page.evaluate(async (most) => {
     const afterPaint = () =>
       new Promise((done) =>
