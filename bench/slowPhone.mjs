@@ -43,7 +43,7 @@ export async function measureSlowPhone(base, executablePath) {
       return `${filled}, ${ready}, ${editable}, ${kilo(bytes)} in all`;
     };
     const cold = await measure(() =>
-      page.goto(`${base}/write?from=invoice:LPC-1048&template=first-reminder`),
+      page.goto(`${base}/write?from=invoice:LPC-1048&template=first-reminder`, { waitUntil: 'commit' }),
     );
     await page.goto(`${base}/today`);
     const card = page.getByRole('link', { name: /^Read and send to/ }).nth(2);

@@ -52,10 +52,10 @@ test('a hole stops the letter and says where it is; three ways to cure it', asyn
 
   // Typed.
   await proof.getByRole('button', { name: 'Go there' }).click();
-  const note = margin.getByRole('region', { name: 'Missing: booking price' });
+  const note = margin.getByRole('region', { name: 'Missing: price' });
   await note.getByRole('button', { name: 'Fill in' }).click();
-  await expect(note.getByRole('alert')).toHaveText('Write the booking price.');
-  await note.getByRole('textbox', { name: 'Words for booking price' }).fill('agreed on the day');
+  await expect(note.getByRole('alert')).toHaveText('Write the price.');
+  await note.getByRole('textbox', { name: 'Words for price' }).fill('agreed on the day');
   await page.keyboard.press('Enter');
   await expect(text).toContainText('The price is agreed on the day. Do ring me.');
   await expectReady(letter);

@@ -221,7 +221,7 @@ describe('holes', () => {
     expect(holes.map(({ path, line, column, reason }) => [path, line, column, reason])).toEqual([
       ['client.address.town', 5, 11, 'The client Oda Hartigan has no town.'],
       ['client.mobile', 7, 1, 'The client Oda Hartigan has no mobile.'],
-      ['custom.maker', 7, 36, 'The item the grand has no maker.'],
+      ['custom.maker', 7, 36, 'The grand has no maker.'],
     ]);
   });
 

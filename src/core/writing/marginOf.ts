@@ -2,6 +2,7 @@ import type { CopyDocument } from '../fairCopy/copyDocument';
 import { eachNode } from '../fairCopy/copyDocument';
 import { valuesOf } from '../fairCopy/values';
 import { typedAnswer } from '../fill/blanks';
+import { capital } from '../describe/capital';
 import type { Hole, Note } from '../fill/filled';
 import { SCHEMA_DEFAULTS } from '../records/defaults';
 import { workedOut } from './workedOut';
@@ -84,12 +85,14 @@ function noteOf(
   filled: FilledLetter,
 ): MarginNote {
   const how = note && !hole ? workedOut(note.path, filled.situation) : undefined;
+  const label = note && hole?.kind !== 'blank' ? note.said : hole!.label;
   return {
     id: place.id,
     ids: [place.id],
-    label: hole?.label ?? note!.said,
+    label,
     words: place.words,
-    reason: hole?.reason ?? note!.reason,
+    // “No given name” is its title already.
+    reason: hole ? capital(hole.reason.replace(`No ${label}: `, '')) : note!.reason,
     ...(note?.record === undefined ? {} : { record: note.record }),
     ...(was === undefined ? {} : { was }),
     ...(how === undefined ? {} : { how }),

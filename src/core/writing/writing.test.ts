@@ -141,7 +141,7 @@ describe('the margin', () => {
     ).fill(start, choices)!;
     const balance = valuesOf(filled.document).find(({ said }) => said === '£100.00')!;
     const notes = marginOf(fillIn(filled.document, new Set([balance.id]), 'a little'), filled);
-    expect(notes.find(({ hole }) => hole)).toMatchObject({ label: 'invoice notes', hole: { kind: 'field' } });
+    expect(notes.find(({ hole }) => hole)).toMatchObject({ label: 'notes', hole: { kind: 'field' } });
     expect(notes.find(({ was }) => was)).toMatchObject({ words: 'a little', was: '£100.00' });
     expect(notes.filter(({ inListing }) => inListing).map(({ words }) => words)).toEqual(['Work']);
   });

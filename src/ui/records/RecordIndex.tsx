@@ -54,7 +54,10 @@ export function RecordIndex({ title, kinds, entries: listed, path, find, more, e
     const words = wordsWanted(search);
     if (!words.length) return entries;
     const told = new Set(answer?.map(({ key }) => key));
-    return entries.filter(({ key }, i) => told.has(key) || hasWords(searched[i]!, words));
+    return likeliestFirst(
+      entries.filter(({ key }, i) => told.has(key) || hasWords(searched[i]!, words)),
+      words,
+    );
   }, [entries, answer, searched, search]);
   const lines = useMemo(() => underDays(found), [found]);
   const rows = useVirtualizer({
@@ -84,7 +87,8 @@ export function RecordIndex({ title, kinds, entries: listed, path, find, more, e
     const words = wordsWanted(wanted);
     if (!words.length) return;
     const asShown = wanted.trim() === search;
-    const first = asShown ? found[0] : entries.find((_, i) => hasWords(searched[i]!, words));
+    const having = () => entries.filter((_, i) => hasWords(searched[i]!, words));
+    const [first] = asShown ? found : likeliestFirst(having(), words);
     if (first) router.push(`${path}/${encodeURIComponent(first.key)}`);
   }
 
@@ -135,6 +139,13 @@ export function RecordIndex({ title, kinds, entries: listed, path, find, more, e
       </div>
     </section>
   );
+}
+
+/** Whose name has the words comes before whose address or number has them; days stay together. */
+function likeliestFirst(found: readonly Entry[], words: readonly string[]): readonly Entry[] {
+  if (found.some(({ day }) => day !== undefined)) return found;
+  const named = new Set(found.filter(({ name }) => hasWords(searchable(name), words)));
+  return [...named, ...found.filter((entry) => !named.has(entry))];
 }
 
 /** The entries, and after them those that only the server found. */

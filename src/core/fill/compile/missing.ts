@@ -1,3 +1,4 @@
+import { capital } from '../../describe/capital';
 import type { RecordKind } from '../../records/recordKind';
 import type { ResolvedPath } from '../paths/resolvePath';
 import type { Hole } from '../filled';
@@ -42,7 +43,10 @@ function whoIs(ownerKind: RecordKind, owner: unknown, run: Run): string {
   if (ownerKind === 'business') return 'The business';
   const name = textOfItem({ kind: 'record', record: ownerKind })(owner as never, run);
   const kind = ownerKind === 'recipient' ? recipientKind(run) : ownerKind;
-  return name === ownerKind ? `This ${kind}` : `The ${kind} ${name}`;
+  if (name === ownerKind) return `This ${kind}`;
+  // A visit is called after what it is for, an item often with its article: "the tuning visit", "the grand".
+  if (ownerKind === 'booking') return `The ${name}`;
+  return /^the /i.test(name) ? capital(name) : `The ${kind} ${name}`;
 }
 
 /** What the record is called that has a field's fact; undefined where it has none. */
