@@ -48,7 +48,7 @@ describe('a query that forgets its business', () => {
 
   it.each([
     'select count(*) from business',
-    'select count(*) from invoice_sums',
+    'select count(*) from invoice where total > paid',
     'select count(*) from member',
     "select count(*) from message where status <> 'draft'",
   ])('finds nothing of another: %s', async (sql) => {

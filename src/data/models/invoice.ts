@@ -16,6 +16,9 @@ export const INVOICE = {
   notes: maybe(text()),
   custom: or(json<Custom>(), {}),
   version: or(whole(), 1),
+  /** follow the lines and the payments */
+  total: or(money(), 0),
+  paid: or(money(), 0),
 };
 
 export const INVOICE_LINE = {

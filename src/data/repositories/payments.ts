@@ -31,12 +31,8 @@ export async function addPayment(
   more: boolean,
 ): Promise<Adding> {
   return inTransaction(async () => {
-    const [invoice] = await sequelize.query<{ id: string; open: string; position: number }>(
-      `select id,
-         coalesce((select sum(line_amount) from invoice_line
-           where business_id = invoice.business_id and invoice_id = invoice.id), 0)
-         - coalesce((select sum(amount) from payment
-           where business_id = invoice.business_id and invoice_id = invoice.id), 0) as open,
+    const [invoice] = await sequelize.query<{ id: string; open: number; position: number }>(
+      `select id, total - paid as open,
          (select coalesce(max(position) + 1, 0)::int from payment
            where business_id = invoice.business_id and invoice_id = invoice.id) as position
        from invoice
@@ -45,8 +41,7 @@ export async function addPayment(
       { bind: { business_id, key, version }, type: QueryTypes.SELECT },
     );
     if (!invoice) return undefined;
-    const { id: invoice_id, position } = invoice;
-    const open = Number(invoice.open);
+    const { id: invoice_id, open, position } = invoice;
     if (payment.amount > open && !more) return { result: 'more', open };
     await models.payment.create({ business_id, invoice_id, position, ...payment });
     await models.invoice.increment('version', { where: { business_id, id: invoice_id } });

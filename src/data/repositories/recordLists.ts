@@ -33,7 +33,7 @@ export function clientList({ sequelize }: Database, business_id: string): Promis
      left join (
        select client_id, string_agg(number, ' ') as numbers,
          sum(total - paid) filter (where invoice.status = 'sent' and total > paid) as open
-       from invoice join invoice_sums sums on sums.business_id = invoice.business_id and sums.invoice_id = invoice.id
+       from invoice
        where invoice.business_id = $business_id group by client_id
      ) bills on bills.client_id = client.id
      where client.business_id = $business_id order by lower(client.name), client.key`,
@@ -114,12 +114,11 @@ export interface InvoiceEntry {
 export function invoiceList({ sequelize }: Database, business_id: string): Promise<InvoiceEntry[]> {
   return sequelize.query<InvoiceEntry>(
     `select invoice.key, invoice.number, client.name as client, invoice.status, invoice.issued_on::text,
-       invoice.due_on::text, sums.total, sums.paid
+       invoice.due_on::text, invoice.total, invoice.paid
      from invoice
      join client on client.business_id = invoice.business_id and client.id = invoice.client_id
-     join invoice_sums sums on sums.business_id = invoice.business_id and sums.invoice_id = invoice.id
      where invoice.business_id = $business_id
-     order by invoice.status = 'sent' and sums.total > sums.paid desc, invoice.due_on, invoice.number desc`,
+     order by invoice.status = 'sent' and invoice.total > invoice.paid desc, invoice.due_on, invoice.number desc`,
     { bind: { business_id }, type: QueryTypes.SELECT },
   );
 }

@@ -34,6 +34,40 @@ describe('sums in lists', () => {
     }
   });
 
+  it('follow what is written, changed and removed, by one statement or many', async () => {
+    const left = async () => {
+      const rows = await database.sequelize.query<{ key: string }>(
+        `select key from invoice
+         where total <> coalesce((select sum(line_amount) from invoice_line line
+             where line.business_id = invoice.business_id and line.invoice_id = invoice.id), 0)
+           or paid <> coalesce((select sum(amount) from payment
+             where payment.business_id = invoice.business_id and payment.invoice_id = invoice.id), 0)`,
+        { type: QueryTypes.SELECT },
+      );
+      return rows.map(({ key }) => key);
+    };
+    const all = async () => {
+      for (const sql of [
+        'update invoice_line set quantity = coalesce(quantity, 1) * 1.25, tax_rate = 17.5',
+        'update payment set amount = amount - 1 where position = 0',
+        `insert into invoice_line (business_id, invoice_id, position, unit_price, discount)
+         select business_id, id, 90 + n, 333 * n, 12.5 from invoice, generate_series(1, 3) n`,
+        `insert into payment (business_id, invoice_id, position, paid_on, amount)
+         select business_id, id, 90, '2026-11-25', 100 from invoice`,
+        // One that moves to another invoice.
+        `update invoice_line set invoice_id = (select id from invoice where key = 'LPC-1048'), position = 80
+         where position = 92 and invoice_id = (select id from invoice where key = 'LPC-1059')`,
+        'delete from invoice_line where position > 0',
+        'delete from payment where position = 0',
+      ]) {
+        await database.sequelize.query(sql);
+        expect(await left(), sql).toEqual([]);
+      }
+      throw new Error('and undone');
+    };
+    await expect(database.inTransaction(all)).rejects.toThrow('and undone');
+  });
+
   it.each([
     ['0.5', 0],
     ['1.5', 2],

@@ -5,6 +5,8 @@ import type { RecordScope } from './recordsOfBusiness';
 /** No more occasions of a kind are looked into: nobody writes so many letters in a day. */
 const MOST = 60;
 
+const OPEN = `invoice.status = 'sent' and invoice.total > invoice.paid`;
+
 /**
  * Whose records hold something worth writing about now, looked for only where core/occasions/rules could find it: visits
  * until `until`, waiting enquiries, invoices overdue, new, due in parts or just paid, jobs that ended lately.
@@ -23,21 +25,26 @@ export async function scopeWorthWriting(
      (select client_id, id from enquiry where business_id = $business_id and status = 'waiting'
       order by received_at limit ${MOST})
      union all
-     (select client_id, null from invoice join invoice_sums sums using (business_id)
-      where business_id = $business_id and sums.invoice_id = invoice.id and status = 'sent' and total > paid
-        and (due_on < $now or issued_on > $now::timestamptz - interval '20 days'
-          or exists (select from instalment where instalment.business_id = invoice.business_id
-            and instalment.invoice_id = invoice.id and instalment.due_on between $now::timestamptz - interval '2 days' and $now::timestamptz + interval '7 days'))
+     (select client_id, null from invoice where business_id = $business_id and ${OPEN} and due_on <= $day::date
       order by due_on limit ${2 * MOST})
      union all
-     (select client_id, null from invoice join payment using (business_id)
-      where business_id = $business_id and payment.invoice_id = invoice.id and payment.paid_on > $now::timestamptz - interval '5 days'
+     (select client_id, null from invoice where business_id = $business_id and ${OPEN} and issued_on > $day::date - 20
+      order by issued_on desc limit ${MOST})
+     union all
+     (select client_id, null from instalment
+      join invoice on invoice.business_id = instalment.business_id and invoice.id = instalment.invoice_id
+      where instalment.business_id = $business_id and ${OPEN} and instalment.due_on between $day::date - 2 and $day::date + 7
+      order by instalment.due_on limit ${MOST})
+     union all
+     (select client_id, null from payment
+      join invoice on invoice.business_id = payment.business_id and invoice.id = payment.invoice_id
+      where payment.business_id = $business_id and payment.paid_on > $day::date - 5
       order by payment.paid_on desc limit ${MOST})
      union all
      (select client_id, null from project
-      where business_id = $business_id and status = 'finished' and ends_on > $now::timestamptz - interval '23 days'
+      where business_id = $business_id and status = 'finished' and ends_on > $day::date - 23
       order by ends_on desc limit ${MOST})`,
-    { bind: { business_id, now, until }, type: QueryTypes.SELECT },
+    { bind: { business_id, now, until, day: now.toISOString().slice(0, 10) }, type: QueryTypes.SELECT },
   );
   return {
     clients: [...new Set(rows.flatMap(({ client_id }) => client_id ?? []))],
