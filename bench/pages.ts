@@ -3,7 +3,7 @@ import { bookingWords } from '../src/core/records/bookingWords';
 import { connection } from '../src/server/connection';
 import type { CurrentMember } from '../src/server/currentMember';
 import { factsForWriting } from '../src/server/factsForWriting';
-import { listBookings, listClients, listInvoices } from '../src/server/lists';
+import { findRecords, listRecords } from '../src/server/listRecords';
 import { post } from '../src/server/post';
 import { recordPage } from '../src/server/recordPage';
 import { templatesByGroup } from '../src/server/templatesByGroup';
@@ -24,10 +24,12 @@ const [row] = await acrossBusinesses(() =>
 const member: CurrentMember = { ...row!, words: bookingWords(null) };
 const pages: Record<string, () => Promise<unknown>> = {
   Today: () => today(member),
-  Clients: () => listClients(member),
+  Clients: () => listRecords(member, 'client'),
+  'Finding a client': () => findRecords(member, 'client', 'client 4321'),
   'A client': () => recordPage(member, { kind: 'client', key: 'college' }),
-  Visits: () => listBookings(member),
-  Invoices: () => listInvoices(member),
+  Visits: () => listRecords(member, 'booking'),
+  Invoices: () => listRecords(member, 'invoice'),
+  'Finding an invoice': () => findRecords(member, 'invoice', 'lpc 1048'),
   'An invoice': () => recordPage(member, { kind: 'invoice', key: 'LPC-1048' }),
   Templates: () => templatesByGroup(member),
   Writing: () => factsForWriting(member, { kind: 'invoice', key: 'LPC-1048' }),

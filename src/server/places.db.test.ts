@@ -8,10 +8,9 @@ import { factsForWriting } from './factsForWriting';
 import { findTemplates } from './findTemplates';
 import { firstLetter } from './firstLetter';
 import { keepTemplate } from './keepTemplate';
-import { listBookings, listClients, listEnquiries, listInvoices, listProjects } from './lists';
-import { hasWords, searchable, wordsWanted } from '../core/searching/finder';
+import { findRecords, listRecords } from './listRecords';
+import type { StartingKind } from '../core/records/recordKind';
 import { findLetters } from './findLetters';
-import { listStarts } from './listStarts';
 import { post } from './post';
 import { recordPage } from './recordPage';
 import { recordPayment, undoPayment } from './recordPayment';
@@ -36,6 +35,9 @@ afterAll(async () => {
   await connection().close();
   await database.drop();
 });
+
+const rows = async (kind: StartingKind) => (await listRecords(imke, kind)).entries;
+const found = async (kind: StartingKind, words: string) => (await findRecords(imke, kind, words)).entries;
 
 /** How many queries something asks. */
 async function queriesOf(work: () => Promise<unknown>): Promise<number> {
@@ -64,24 +66,24 @@ it('Today has a card for each thing worth writing, with the letter begun', async
 });
 
 it('lists say what tells one from another', async () => {
-  expect((await listClients(imke)).find(({ key }) => key === 'college')).toMatchObject({
+  expect((await rows('client')).find(({ key }) => key === 'college')).toMatchObject({
     name: 'Thornholt College',
     note: 'organisation, Thornholt',
     state: { words: '£738.00 open' },
   });
-  expect((await listInvoices(imke))[0]).toEqual({
+  expect((await rows('invoice'))[0]).toEqual({
     key: 'LPC-1034',
     name: 'LPC-1034, Joost van der Meulen',
     note: '£78.00',
     state: { words: '63 days overdue', kind: 'needs you' },
   });
-  expect((await listInvoices(imke)).find(({ key }) => key === 'LPC-1060')!.state!.words).toBe('draft');
-  const days = (await listBookings(imke)).map(({ day, note }) => `${day} ${note}`);
+  expect((await rows('invoice')).find(({ key }) => key === 'LPC-1060')!.state!.words).toBe('draft');
+  const days = (await rows('booking')).map(({ day, note }) => `${day} ${note}`);
   expect(days[0]).toBe('Today, Wednesday 25 November 09:00, tuning visit');
   expect(days.find((day) => day.startsWith('Mon'))).toMatch(/^Monday 30 November \d\d:\d\d, /);
-  expect((await listEnquiries(imke))[0]!.state).toEqual({ words: 'waiting', kind: 'needs you' });
-  expect((await listProjects(imke)).length).toBe(14);
-  expect(await listStarts(imke, 'invoice', 'van der 1034')).toHaveLength(1);
+  expect((await rows('enquiry'))[0]!.state).toEqual({ words: 'waiting', kind: 'needs you' });
+  expect((await rows('project')).length).toBe(14);
+  expect(await found('invoice', 'van der 1034')).toHaveLength(1);
 });
 
 it.each([
@@ -90,7 +92,7 @@ it.each([
   ['number from abroad', '+44 1632 960101'],
   ['invoice', 'lpc1034'],
 ])('a client is found by its %s', async (_, find) => {
-  expect(await listStarts(imke, 'client', find)).not.toEqual([]);
+  expect(await found('client', find)).not.toEqual([]);
 });
 
 it('a client is found by its postcode, its tags and its people, with or without what is hard to type', async () => {
@@ -102,17 +104,14 @@ it('a client is found by its postcode, its tags and its people, with or without 
   expect(clients.length).toBeGreaterThan(0);
   for (const { key, postcode, tag } of clients as { key: string; postcode: string; tag: string }[])
     for (const find of [postcode, postcode.replace(/\s/g, '').toLowerCase(), tag]) {
-      const found = (await listClients(imke)).filter(({ name, note, also }) =>
-        hasWords(searchable(name, note, also), wordsWanted(find)),
-      );
-      expect(found.map((one) => one.key)).toContain(key);
+      expect((await found('client', find)).map((one) => one.key)).toContain(key);
     }
 });
 
 it('days are found by their whole number', async () => {
-  const found = await listStarts(imke, 'booking', '30 november');
-  expect(found.length).toBeGreaterThan(0);
-  expect(new Set(found.map(({ day }) => day))).toEqual(new Set(['Monday 30 November']));
+  const visits = await found('booking', '30 november');
+  expect(visits.length).toBeGreaterThan(0);
+  expect(new Set(visits.map(({ day }) => day))).toEqual(new Set(['Monday 30 November']));
 });
 
 it('a record’s page has its facts, its sums and its letters', async () => {
@@ -210,8 +209,8 @@ it('the first letter is drawn from the likeliest template, and has nothing where
 it('pages ask as many queries for many clients as for few', async () => {
   const asked = async () => ({
     today: await queriesOf(() => today(imke)),
-    clients: await queriesOf(() => listClients(imke)),
-    invoices: await queriesOf(() => listInvoices(imke)),
+    clients: await queriesOf(() => listRecords(imke, 'client')),
+    invoices: await queriesOf(() => listRecords(imke, 'invoice')),
     client: await queriesOf(() => recordPage(imke, { kind: 'client', key: 'college' })),
     writing: await queriesOf(() => factsForWriting(imke, { kind: 'invoice', key: 'LPC-1048' })),
   });
@@ -224,7 +223,8 @@ it('pages ask as many queries for many clients as for few', async () => {
       from client where key like 'more-%';
     insert into invoice_line (business_id, invoice_id, position, unit_price)
       select business_id, id, 0, 1000 from invoice where key like 'I-more-%'`);
-  expect(await asked()).toEqual(few);
+  for (const [page, queries] of Object.entries(await asked()))
+    expect(queries, page).toBeLessThanOrEqual(few[page as keyof typeof few]);
 });
 
 it('a template’s words become a version; a later writer and a taken name are told', async () => {

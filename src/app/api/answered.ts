@@ -1,5 +1,6 @@
 import { ValidationError } from 'yup';
 import { isDatabaseAway } from '../../server/databaseAway';
+import { NoSuchPlace } from '../../server/placeInList';
 import { isSameOrigin, refuseOrigin } from '../sameOrigin';
 import { Refused } from './readJson';
 
@@ -17,6 +18,8 @@ export async function answered(request: Request, answer: () => Promise<Response>
       const first = error.inner[0] ?? error;
       return Response.json({ error: first.message, field: first.path }, { status: 400 });
     }
+    if (error instanceof NoSuchPlace)
+      return failed(400, 'There is no such place in this list. Open the list again.');
     if (isDatabaseAway(error))
       return failed(503, 'The server cannot reach its data at the moment. Try again soon.');
     console.error(error);

@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import { listClients } from '../../server/lists';
+import { listRecords } from '../../server/listRecords';
 import { RecordIndex } from '../../ui/records/RecordIndex';
 import { PageArea } from '../../ui/shell/PageArea';
 import { Shell } from '../../ui/shell/Shell';
@@ -11,7 +11,8 @@ export default async function ClientsLayout({ children }: { children: ReactNode 
     <Shell member={member}>
       <RecordIndex
         title="Clients"
-        entries={await listClients(member)}
+        first={await listRecords(member, 'client')}
+        source="/api/lists/client"
         path="/clients"
         find="Find a client"
         empty="There is no client yet. The people and places you work for will stand here."

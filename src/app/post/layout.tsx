@@ -1,17 +1,17 @@
 import type { ReactNode } from 'react';
+import type { ListEntry } from '../../core/contract/list';
 import { needsSomebody } from '../../core/cures/cures';
 import { post } from '../../server/post';
 import { showLetters } from '../../server/showLetters';
 import { letterEntry } from '../../ui/letters/letterEntry';
 import type { ShownLetter } from '../../ui/letters/Letters';
 import { PostIndex } from '../../ui/letters/PostIndex';
-import type { Entry } from '../../ui/records/RecordIndex';
 import { PageArea } from '../../ui/shell/PageArea';
 import { Shell } from '../../ui/shell/Shell';
 import { requireMember } from '../session';
 
 /** What needs somebody stands first, under its own heading. */
-function underHeadings(letters: readonly ShownLetter[]): Entry[] {
+function underHeadings(letters: readonly ShownLetter[]): ListEntry[] {
   const some = letters.some(needsSomebody);
   return letters.map((letter) => ({
     ...letterEntry(letter),
@@ -25,7 +25,7 @@ export default async function PostLayout({ children }: { children: ReactNode }) 
   return (
     <Shell member={member}>
       <PostIndex
-        entries={underHeadings(letters)}
+        first={{ entries: underHeadings(letters) }}
         owner={`${member.business_id} ${member.key}`}
         going={letters.some(({ status }) => status === 'going')}
       />

@@ -2,13 +2,10 @@ import { withArticle } from '../../core/fill/formats/article';
 import { capital } from '../../core/describe/capital';
 import type { BookingWords } from '../../core/records/bookingWords';
 import type { StartingPoint } from '../../core/records/which/situation';
-import type { CurrentMember } from '../../server/currentMember';
-import { listBookings, listEnquiries, listInvoices, listProjects, type ListEntry } from '../../server/lists';
 
 interface WorkKind {
   kind: StartingPoint['kind'];
   title: (words: BookingWords) => string;
-  list: (member: CurrentMember) => Promise<ListEntry[]>;
   find: (words: BookingWords) => string;
   empty: (words: BookingWords) => string;
 }
@@ -20,7 +17,6 @@ export const WORK_KINDS: ReadonlyMap<string, WorkKind> = new Map<string, WorkKin
     {
       kind: 'booking',
       title: ({ bookings }) => capital(bookings),
-      list: listBookings,
       find: ({ booking }) => `Find ${withArticle(booking)}`,
       empty: ({ booking }) => `There is no ${booking} yet.`,
     },
@@ -30,7 +26,6 @@ export const WORK_KINDS: ReadonlyMap<string, WorkKind> = new Map<string, WorkKin
     {
       kind: 'invoice',
       title: () => 'Invoices',
-      list: listInvoices,
       find: () => 'Find an invoice',
       empty: () => 'There is no invoice yet.',
     },
@@ -40,7 +35,6 @@ export const WORK_KINDS: ReadonlyMap<string, WorkKind> = new Map<string, WorkKin
     {
       kind: 'project',
       title: () => 'Projects',
-      list: listProjects,
       find: () => 'Find a project',
       empty: () => 'There is no project yet.',
     },
@@ -50,7 +44,6 @@ export const WORK_KINDS: ReadonlyMap<string, WorkKind> = new Map<string, WorkKin
     {
       kind: 'enquiry',
       title: () => 'Enquiries',
-      list: listEnquiries,
       find: () => 'Find an enquiry',
       empty: () => 'Nobody has asked yet.',
     },

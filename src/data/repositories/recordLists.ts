@@ -1,124 +1,109 @@
-import { QueryTypes } from 'sequelize';
+import type { StartingKind } from '../../core/records/recordKind';
 import type { AddressData } from '../../core/records/recordsFile';
-import type { Database } from '../database';
+import type { ListQuery } from './listPages';
 
-/** What lists show of the records: compact, as there may be thousands. One query each. */
-export interface ClientEntry {
-  key: string;
-  name: string;
-  kind: string;
-  address: AddressData | null;
-  email: string | null;
-  /** names of its people, to be found by */
-  people: string | null;
-  /** of the client and its people */
-  numbers: string[] | null;
-  tags: string[];
-  /** numbers of its invoices */
-  invoices: string | null;
-  unpaid: number;
+/** What lists show of the records. */
+export interface ListRows {
+  client: { key: string; name: string; kind: string; address: AddressData | null; unpaid: number };
+  enquiry: { key: string; name: string; service: string | null; status: string; received_at: Date };
+  project: { key: string; title: string; client: string; status: string; starts_on: string | null };
+  booking: { key: string; service: string; client: string; status: string; starts_at: Date };
+  invoice: {
+    key: string;
+    number: string;
+    client: string;
+    status: string;
+    due_on: string | null;
+    total: number;
+    paid: number;
+  };
 }
 
-export function clientList({ sequelize }: Database, business_id: string): Promise<ClientEntry[]> {
-  return sequelize.query<ClientEntry>(
-    `select client.key, client.name, client.kind, client.address, client.email,
-       people.names as people, client.tags, bills.numbers as invoices, coalesce(bills.open, 0)::bigint as unpaid,
-       array_remove(array[client.phone, client.mobile] || people.numbers, null) as numbers
-     from client
-     left join (
-       select client_id, string_agg(concat_ws(' ', coalesce(preferred_name, given_name), family_name), ', ' order by position) as names,
-         array_agg(phone) || array_agg(mobile) as numbers
-       from contact where business_id = $business_id group by client_id
-     ) people on people.client_id = client.id
-     left join (
-       select client_id, string_agg(number, ' ') as numbers,
-         sum(total - paid) filter (where invoice.status = 'sent' and total > paid) as open
-       from invoice
-       where invoice.business_id = $business_id group by client_id
-     ) bills on bills.client_id = client.id
-     where client.business_id = $business_id order by lower(client.name), client.key`,
-    { bind: { business_id }, type: QueryTypes.SELECT },
-  );
-}
+const withClient = (kind: string) =>
+  `${kind} join client on client.business_id = ${kind}.business_id and client.id = ${kind}.client_id`;
 
-export interface EnquiryEntry {
-  key: string;
-  name: string;
-  service: string | null;
-  status: string;
-  received_at: Date;
-}
+const OPEN_INVOICE = `invoice.status = 'sent' and invoice.total > invoice.paid`;
+const OPEN_PROJECT = `project.status in ('active', 'planned', 'enquiry')`;
 
-export function enquiryList({ sequelize }: Database, business_id: string): Promise<EnquiryEntry[]> {
-  return sequelize.query<EnquiryEntry>(
-    `select enquiry.key, coalesce(client.name, enquiry.name, enquiry.email, '') as name, service, status, received_at
-     from enquiry left join client on client.business_id = enquiry.business_id and client.id = enquiry.client_id
-     where enquiry.business_id = $business_id order by status = 'waiting' desc, received_at desc`,
-    { bind: { business_id }, type: QueryTypes.SELECT },
-  );
-}
-
-export interface ProjectEntry {
-  key: string;
-  title: string;
-  client: string;
-  status: string;
-  starts_on: string | null;
-}
-
-export function projectList({ sequelize }: Database, business_id: string): Promise<ProjectEntry[]> {
-  return sequelize.query<ProjectEntry>(
-    `select project.key, project.title, client.name as client, project.status, project.starts_on::text
-     from project join client on client.business_id = project.business_id and client.id = project.client_id
-     where project.business_id = $business_id
-     order by project.status in ('active', 'planned', 'enquiry') desc, project.starts_on desc nulls first, project.key`,
-    { bind: { business_id }, type: QueryTypes.SELECT },
-  );
-}
-
-export interface BookingEntry {
-  key: string;
-  service: string;
-  client: string;
-  status: string;
-  starts_at: Date;
-}
-
-/** Coming ones first, the next one at the top; then the past, the latest first. */
-export function bookingList(
-  { sequelize }: Database,
-  business_id: string,
-  now: Date,
-): Promise<BookingEntry[]> {
-  return sequelize.query<BookingEntry>(
-    `select booking.key, booking.service, client.name as client, booking.status, booking.starts_at
-     from booking join client on client.business_id = booking.business_id and client.id = booking.client_id
-     where booking.business_id = $business_id
-     order by booking.starts_at < $now, case when booking.starts_at >= $now then booking.starts_at end,
-       booking.starts_at desc, booking.key`,
-    { bind: { business_id, now }, type: QueryTypes.SELECT },
-  );
-}
-
-export interface InvoiceEntry {
-  key: string;
-  number: string;
-  client: string;
-  status: string;
-  issued_on: string | null;
-  due_on: string | null;
-  total: number;
-  paid: number;
-}
-
-export function invoiceList({ sequelize }: Database, business_id: string): Promise<InvoiceEntry[]> {
-  return sequelize.query<InvoiceEntry>(
-    `select invoice.key, invoice.number, client.name as client, invoice.status, invoice.issued_on::text,
-       invoice.due_on::text, invoice.total, invoice.paid
-     from invoice
-     join client on client.business_id = invoice.business_id and client.id = invoice.client_id
-     where invoice.business_id = $business_id
-     order by invoice.status = 'sent' and invoice.total > invoice.paid desc, invoice.due_on, invoice.number desc`,
-    { bind: { business_id }, type: QueryTypes.SELECT },
-  );
-}
+/** The lists of records. What they bind: $now, the moment that parts what is to come from what was. */
+export const RECORD_LISTS: Readonly<Record<StartingKind, ListQuery>> = {
+  client: {
+    kind: 'client',
+    columns: `client.key, client.name, client.kind, client.address,
+      coalesce((select sum(total - paid) from invoice where invoice.business_id = client.business_id
+        and invoice.client_id = client.id and ${OPEN_INVOICE}), 0)::bigint as unpaid`,
+    from: 'client',
+    segments: [{ where: 'true', by: 'lower(client.name)', type: 'text', then: 'client.key', way: 'asc' }],
+  },
+  // Those that wait come first.
+  enquiry: {
+    kind: 'enquiry',
+    columns: `enquiry.key, coalesce(client.name, enquiry.name, enquiry.email, '') as name, service, status, received_at`,
+    from: 'enquiry left join client on client.business_id = enquiry.business_id and client.id = enquiry.client_id',
+    segments: [`(enquiry.status = 'waiting')`, `not (enquiry.status = 'waiting')`].map((where) => ({
+      where,
+      by: 'enquiry.received_at',
+      type: 'timestamptz',
+      then: 'enquiry.key',
+      way: 'desc',
+    })),
+  },
+  // What goes on comes first, the newest at the top.
+  project: {
+    kind: 'project',
+    columns: 'project.key, project.title, client.name as client, project.status, project.starts_on::text',
+    from: withClient('project'),
+    segments: [`(${OPEN_PROJECT})`, `not (${OPEN_PROJECT})`].map((where) => ({
+      where,
+      by: `coalesce(project.starts_on, 'infinity')`,
+      type: 'date',
+      then: 'project.key',
+      way: 'desc',
+    })),
+  },
+  // Coming ones first, the next one at the top; then the past, the latest first.
+  booking: {
+    kind: 'booking',
+    columns: 'booking.key, booking.service, client.name as client, booking.status, booking.starts_at',
+    from: withClient('booking'),
+    segments: [
+      {
+        where: 'booking.starts_at >= $now',
+        by: 'booking.starts_at',
+        type: 'timestamptz',
+        then: 'booking.key',
+        way: 'asc',
+      },
+      {
+        where: 'booking.starts_at < $now',
+        by: 'booking.starts_at',
+        type: 'timestamptz',
+        then: 'booking.key',
+        way: 'desc',
+      },
+    ],
+  },
+  // Open ones first, the longest due at the top; then the others, the newest first.
+  invoice: {
+    kind: 'invoice',
+    columns: `invoice.key, invoice.number, client.name as client, invoice.status, invoice.due_on::text,
+      invoice.total, invoice.paid`,
+    from: withClient('invoice'),
+    segments: [
+      {
+        where: OPEN_INVOICE,
+        by: `coalesce(invoice.due_on, 'infinity')`,
+        type: 'date',
+        then: 'invoice.number',
+        way: 'asc',
+      },
+      {
+        where: `not (${OPEN_INVOICE})`,
+        by: `coalesce(invoice.issued_on, 'infinity')`,
+        type: 'date',
+        then: 'invoice.number',
+        way: 'desc',
+      },
+    ],
+  },
+};

@@ -3,13 +3,14 @@
 import { useRouter } from 'next/navigation';
 import { useEffect } from 'react';
 import { BegunHere } from './BegunHere';
-import { RecordIndex, type Entry } from '../records/RecordIndex';
+import type { ListPage } from '../../core/contract/list';
+import { RecordIndex } from '../records/RecordIndex';
 
 /** While something is going, the list asks again every few seconds. */
 const AGAIN = 3000;
 
 /** What is going, gone or come back, newest first. */
-export function PostIndex({ entries, going, owner }: { entries: Entry[]; going: boolean; owner: string }) {
+export function PostIndex({ first, going, owner }: { first: ListPage; going: boolean; owner: string }) {
   const router = useRouter();
   useEffect(() => {
     if (!going) return;
@@ -20,10 +21,10 @@ export function PostIndex({ entries, going, owner }: { entries: Entry[]; going: 
     <RecordIndex
       title="Post"
       kinds={<BegunHere owner={owner} />}
-      entries={entries}
+      first={first}
+      source="/api/letters"
       path="/post"
       find="Find a letter by its words"
-      more="/api/letters"
       empty="Nothing has been sent yet. What is going, gone or come back will stand here."
     />
   );

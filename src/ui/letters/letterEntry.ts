@@ -1,4 +1,4 @@
-import type { Entry } from '../records/RecordIndex';
+import type { ListEntry } from '../../core/contract/list';
 import { otherSide, type ShownLetter } from './Letters';
 
 const KIND: Readonly<Record<string, 'needs you' | 'waiting'>> = {
@@ -11,14 +11,11 @@ const KIND: Readonly<Record<string, 'needs you' | 'waiting'>> = {
 };
 
 /** A letter as a row of Post. */
-export function letterEntry(letter: ShownLetter): Entry {
+export function letterEntry(letter: ShownLetter): ListEntry {
   return {
     key: letter.id,
     name: letter.subject || 'Text message',
     note: `${otherSide(letter)}, ${letter.day}`,
     state: { words: letter.status, kind: KIND[letter.status] ?? 'in order' },
-    also: [letter.member, letter.client, ...letter.recipients.map(({ address }) => address)]
-      .filter(Boolean)
-      .join(' '),
   };
 }

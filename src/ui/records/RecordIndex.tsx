@@ -3,32 +3,33 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
 import Link from 'next/link';
 import { usePathname, useRouter } from 'next/navigation';
-import { useDeferredValue, useMemo, useRef, useState, type KeyboardEvent, type ReactNode } from 'react';
+import {
+  useDeferredValue,
+  useEffect,
+  useMemo,
+  useRef,
+  useState,
+  type KeyboardEvent,
+  type ReactNode,
+} from 'react';
+import type { ListEntry, ListPage } from '../../core/contract/list';
 import { hasWords, searchable, wordsWanted } from '../../core/searching/finder';
 import { goToSearch, SearchField } from '../shell/SearchField';
 import { useAnswerTo } from '../shell/useAnswerTo';
-
-export interface Entry {
-  key: string;
-  name: string;
-  note: string;
-  /** the heading it stands under: a day */
-  day?: string;
-  state?: { words: string; kind: 'needs you' | 'waiting' | 'in order' };
-  also?: string;
-}
+import { useListPages } from './useListPages';
 
 interface Props {
   title: string;
   /** above the search: the kinds of the place */
   kinds?: ReactNode;
-  entries: readonly Entry[];
+  /** the beginning of the list */
+  first: ListPage;
+  /** where the server gives what follows (`?after=`), and what has some words (`?find=`) */
+  source: string;
   /** the path that an entry's key follows */
   path: string;
   /** what to search by, in words */
   find: string;
-  /** where the server finds more of them than the list holds */
-  more?: string;
   /** what belongs here, when there is nothing */
   empty: string;
 }
@@ -36,29 +37,25 @@ interface Props {
 const STATE_CLASS = { 'needs you': 'needs-you', waiting: 'waiting', 'in order': 'in-order' } as const;
 const ROW = 58;
 const HEADING = 34;
+/** What follows is fetched when so few rows are left below. */
+const AHEAD = 40;
 
-/** A place's list: thousands of rows, of which those in view are drawn. */
-export function RecordIndex({ title, kinds, entries: listed, path, find, more, empty }: Props) {
+/** A place's list, however long: it scrolls on by itself, and the rows in view are drawn. */
+export function RecordIndex({ title, kinds, first, source, path, find, empty }: Props) {
   const here = decodeURIComponent(usePathname());
   const router = useRouter();
   const [wanted, setWanted] = useState('');
   const search = useDeferredValue(wanted.trim());
-  const answer = useAnswerTo<Entry[]>(more ?? '', more ? search : '');
-  const entries = useMemo(() => withMore(listed, answer), [listed, answer]);
+  const { entries, open, failed, fetchMore } = useListPages(first, source);
+  const { settled, body: answer } = useAnswerTo<ListPage>(source, search);
   const scroller = useRef<HTMLDivElement>(null);
-  const searched = useMemo(
-    () => entries.map(({ name, day, note, state, also }) => searchable(name, day, note, state?.words, also)),
-    [entries],
-  );
+  // What is here is searched at once; what the server found comes before it, the likeliest first.
   const found = useMemo(() => {
-    const words = wordsWanted(search);
-    if (!words.length) return entries;
-    const told = new Set(answer?.map(({ key }) => key));
-    return likeliestFirst(
-      entries.filter(({ key }, i) => told.has(key) || hasWords(searched[i]!, words)),
-      words,
-    );
-  }, [entries, answer, searched, search]);
+    if (!search) return entries;
+    const told = answer?.entries ?? [];
+    const keys = new Set(told.map(({ key }) => key));
+    return [...told, ...having(entries, search).filter(({ key }) => !keys.has(key))];
+  }, [entries, answer, search]);
   const lines = useMemo(() => underDays(found), [found]);
   const rows = useVirtualizer({
     count: lines.length,
@@ -68,6 +65,11 @@ export function RecordIndex({ title, kinds, entries: listed, path, find, more, e
     overscan: 8,
     initialRect: { width: 315, height: 900 },
   });
+  const drawn = rows.getVirtualItems();
+  const last = drawn.at(-1)?.index ?? 0;
+  useEffect(() => {
+    if (!search && !failed && last >= lines.length - AHEAD) fetchMore();
+  }, [search, failed, last, lines.length, fetchMore]);
 
   /** Arrows go from the search into the list and through it. */
   function move(event: KeyboardEvent) {
@@ -82,15 +84,14 @@ export function RecordIndex({ title, kinds, entries: listed, path, find, more, e
     requestAnimationFrame(() => scroller.current?.querySelector<HTMLElement>(`[data-row="${at}"]`)?.focus());
   }
 
-  /** Of what is found by the words as they stand, not as they stood a moment ago. */
-  function open() {
-    const words = wordsWanted(wanted);
-    if (!words.length) return;
-    const asShown = wanted.trim() === search;
-    const having = () => entries.filter((_, i) => hasWords(searched[i]!, words));
-    const [first] = asShown ? found : likeliestFirst(having(), words);
-    if (first) router.push(`${path}/${encodeURIComponent(first.key)}`);
-  }
+  // Enter opens what is found by the words as they stand: once the server has told.
+  const [entered, setEntered] = useState<string>();
+  const likeliest = found[0];
+  useEffect(() => {
+    if (!entered || entered !== search || !settled) return;
+    setEntered(undefined);
+    if (likeliest) router.push(`${path}/${encodeURIComponent(likeliest.key)}`);
+  }, [entered, search, settled, likeliest, router, path]);
 
   return (
     <section
@@ -100,13 +101,25 @@ export function RecordIndex({ title, kinds, entries: listed, path, find, more, e
     >
       <h1 id="index-title">{title}</h1>
       {kinds}
-      <SearchField label={find} value={wanted} onChange={setWanted} onEnter={open} />
+      <SearchField
+        label={find}
+        value={wanted}
+        onChange={(words) => {
+          setWanted(words);
+          setEntered(undefined);
+        }}
+        onEnter={() => setEntered(wanted.trim())}
+      />
       <p className="count" role="status">
-        {search ? `${found.length} found` : `${listed.length} in all`}
+        {search
+          ? `${answer?.more ? 'more than ' : ''}${found.length} found`
+          : open
+            ? `${entries.length} so far, more below`
+            : `${entries.length} in all`}
       </p>
       <div ref={scroller} className="index-rows">
         <ul style={{ height: rows.getTotalSize() }}>
-          {rows.getVirtualItems().map(({ index, start }) => {
+          {drawn.map(({ index, start }) => {
             const line = lines[index]!;
             const place = { transform: `translateY(${start}px)` };
             if (typeof line === 'string')
@@ -134,35 +147,40 @@ export function RecordIndex({ title, kinds, entries: listed, path, find, more, e
             );
           })}
         </ul>
+        {failed && !search && (
+          <p className="hint" role="alert">
+            What follows could not be fetched.{' '}
+            <button type="button" className="btn btn-link" onClick={fetchMore}>
+              Try again
+            </button>
+          </p>
+        )}
+        {answer?.more && <p className="hint">There are more: write more words.</p>}
         {entries.length === 0 && <p className="hint">{empty}</p>}
-        {entries.length > 0 && found.length === 0 && <p className="hint">Nothing has these words.</p>}
+        {entries.length > 0 && found.length === 0 && settled && (
+          <p className="hint">Nothing has these words.</p>
+        )}
       </div>
     </section>
   );
 }
 
-/** Whose name has the words comes before whose address or number has them; days stay together. */
-function likeliestFirst(found: readonly Entry[], words: readonly string[]): readonly Entry[] {
-  if (found.some(({ day }) => day !== undefined)) return found;
-  const named = new Set(found.filter(({ name }) => hasWords(searchable(name), words)));
-  return [...named, ...found.filter((entry) => !named.has(entry))];
-}
-
-/** The entries, and after them those that only the server found. */
-function withMore(entries: readonly Entry[], more: readonly Entry[] = []): readonly Entry[] {
-  const here = new Set(entries.map(({ key }) => key));
-  const others = more.filter(({ key }) => !here.has(key));
-  return others.length ? [...entries, ...others] : entries;
+/** Those of the entries that have some words. */
+function having(entries: readonly ListEntry[], search: string): readonly ListEntry[] {
+  const words = wordsWanted(search);
+  return entries.filter(({ name, day, note, state }) =>
+    hasWords(searchable(name, day, note, state?.words), words),
+  );
 }
 
 /** The entries, and before the first of each day the day. */
-function underDays(entries: readonly Entry[]): (Entry | string)[] {
+function underDays(entries: readonly ListEntry[]): (ListEntry | string)[] {
   return entries.flatMap((entry, i) =>
     entry.day !== undefined && entry.day !== entries[i - 1]?.day ? [entry.day, entry] : [entry],
   );
 }
 
-function lineKey(lines: readonly (Entry | string)[], at: number): string {
+function lineKey(lines: readonly (ListEntry | string)[], at: number): string {
   const line = lines[at]!;
-  return typeof line === 'string' ? `day above ${(lines[at + 1] as Entry).key}` : line.key;
+  return typeof line === 'string' ? `day above ${(lines[at + 1] as ListEntry).key}` : line.key;
 }

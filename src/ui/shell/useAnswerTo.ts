@@ -4,15 +4,25 @@ import { askServer } from '../writing/askServer';
 /** The server is asked this many milliseconds after the last key. */
 const PAUSE = 120;
 
-/** What the server answers to words that are typed; undefined while there is nothing to ask, no answer, or no network. */
-export function useAnswerTo<T>(path: string, search: string): T | undefined {
-  const [answer, setAnswer] = useState<{ search: string; body: T }>();
+/** What the server answers to words that are typed. */
+export interface AnswerTo<T> {
+  /** whether it has answered to these words, or cannot */
+  settled: boolean;
+  /** undefined while there is nothing to ask, no answer, or no network */
+  body?: T | undefined;
+}
+
+/** Asks the server for words as they are typed. */
+export function useAnswerTo<T>(path: string, search: string): AnswerTo<T> {
+  const [answer, setAnswer] = useState<{ search: string; body?: T }>();
   useEffect(() => {
     if (!search) return;
     let latest = true;
     const timer = setTimeout(() => {
       void askServer<T>(`${path}?find=${encodeURIComponent(search)}`).then((got) => {
-        if (latest && !('offline' in got) && got.status === 200) setAnswer({ search, body: got.body });
+        if (!latest) return;
+        const came = !('offline' in got) && got.status === 200;
+        setAnswer({ search, ...(came ? { body: got.body } : {}) });
       });
     }, PAUSE);
     return () => {
@@ -20,5 +30,5 @@ export function useAnswerTo<T>(path: string, search: string): T | undefined {
       clearTimeout(timer);
     };
   }, [path, search]);
-  return answer?.search === search ? answer.body : undefined;
+  return answer?.search === search ? { settled: true, body: answer.body } : { settled: false };
 }

@@ -9,7 +9,7 @@ import { marginOf } from '../../core/writing/marginOf';
 import { WritingDesk, type FilledLetter } from '../../core/writing/writingDesk';
 import { CopyBlocks } from '../letter/CopyBlocks';
 import { Margin } from '../margin/Margin';
-import type { Entry } from '../records/RecordIndex';
+import type { ListEntry, ListPage } from '../../core/contract/list';
 import { askForFacts } from '../writing/askForFacts';
 import { askServer } from '../writing/askServer';
 import { readWords, type WordsFacts } from './wordsFacts';
@@ -24,7 +24,7 @@ interface Props {
 
 /** The template filled for a real record, beside its margin: to be looked at, not sent. */
 export function InkSide({ templateKey, startsFrom, text, facts }: Props) {
-  const [starts, setStarts] = useState<Entry[]>();
+  const [starts, setStarts] = useState<ListEntry[]>();
   const [wanted, setWanted] = useState('');
   const [start, setStart] = useState<string>();
   const [filled, setFilled] = useState<FilledLetter | string>();
@@ -35,15 +35,15 @@ export function InkSide({ templateKey, startsFrom, text, facts }: Props) {
 
   useEffect(() => {
     let latest = true;
-    void askServer<Entry[]>(`/api/starts?kind=${startsFrom}&find=${encodeURIComponent(find)}`).then(
-      (answer) => {
-        if (!latest) return;
-        if ('offline' in answer || answer.status !== 200)
-          return setFilled('The records could not be fetched.');
-        setStarts(answer.body);
-        setStart((now) => (answer.body.some(({ key }) => key === now) ? now : answer.body[0]?.key));
-      },
-    );
+    void askServer<ListPage>(
+      `/api/lists/${startsFrom}${find.trim() ? `?find=${encodeURIComponent(find)}` : ''}`,
+    ).then((answer) => {
+      if (!latest) return;
+      if ('offline' in answer || answer.status !== 200) return setFilled('The records could not be fetched.');
+      const { entries } = answer.body;
+      setStarts(entries);
+      setStart((now) => (entries.some(({ key }) => key === now) ? now : entries[0]?.key));
+    });
     return () => {
       latest = false;
     };

@@ -31,7 +31,7 @@ export function TemplateIndex({ groups }: { groups: Group[] }) {
   const [wanted, setWanted] = useState('');
   const [folded, fold] = useFolded();
   const search = wanted.trim();
-  const answer = useAnswerTo<string[]>('/api/templates', search);
+  const { body: answer } = useAnswerTo<string[]>('/api/templates', search);
   const withWords = useMemo(() => new Set(answer), [answer]);
   const count = groups.reduce((sum, group) => sum + group.templates.length, 0);
   const found = useMemo(() => {

@@ -1,4 +1,5 @@
 import { array, object, string, type InferType } from 'yup';
+import type { ListPage } from '../../../core/contract/list';
 import type { CopyDocument } from '../../../core/fairCopy/copyDocument';
 import { readCopy, UnreadableCopy } from '../../../core/fairCopy/readCopy';
 import type { Choices } from '../../../core/writing/letter';
@@ -40,7 +41,8 @@ export async function GET(request: Request): Promise<Response> {
   return asMember(request, async (member) => {
     const find = new URL(request.url).searchParams.get('find') ?? '';
     const letters = await showLetters(member, await findLetters(member, find.slice(0, 200)));
-    return Response.json(letters.map(letterEntry));
+    const found: ListPage = { entries: letters.map(letterEntry) };
+    return Response.json(found);
   });
 }
 

@@ -1,5 +1,6 @@
 import { notFound } from 'next/navigation';
 import type { ReactNode } from 'react';
+import { listRecords } from '../../../server/listRecords';
 import { RecordIndex } from '../../../ui/records/RecordIndex';
 import { WorkKinds } from '../../../ui/records/WorkKinds';
 import { PageArea } from '../../../ui/shell/PageArea';
@@ -14,14 +15,15 @@ export default async function WorkLayout({ params, children }: Props) {
   const { kind } = await params;
   const work = WORK_KINDS.get(kind);
   if (!work) notFound();
-  const { list, find, empty } = work;
+  const { kind: record, find, empty } = work;
   return (
     <Shell member={member}>
       <RecordIndex
         key={kind}
         title="Work"
         kinds={<WorkKinds kind={kind} words={member.words} />}
-        entries={await list(member)}
+        first={await listRecords(member, record)}
+        source={`/api/lists/${record}`}
         path={`/work/${kind}`}
         find={find(member.words)}
         empty={empty(member.words)}

@@ -1,0 +1,19 @@
+/** A row of a list: what it is called, what tells it from others, and what needs somebody. */
+export interface ListEntry {
+  key: string;
+  name: string;
+  note: string;
+  /** the heading it stands under: a day */
+  day?: string;
+  /** said in words beside the note: "24 days overdue" */
+  state?: { words: string; kind: 'needs you' | 'waiting' | 'in order' };
+}
+
+/** A piece of a list, or what was found in it: answered by `/api/lists/…`. */
+export interface ListPage {
+  entries: ListEntry[];
+  /** asks for what follows; absent at the end */
+  next?: string;
+  /** more was found than is given */
+  more?: true;
+}
