@@ -1,18 +1,26 @@
 import { QueryTypes } from 'sequelize';
 import { bookingWords } from '../src/core/records/bookingWords';
+import { openDatabase } from '../src/data/database';
 import { connection } from '../src/server/connection';
 import type { CurrentMember } from '../src/server/currentMember';
 import { factsForWriting } from '../src/server/factsForWriting';
+import { findLetters } from '../src/server/findLetters';
 import { findRecords, listRecords } from '../src/server/listRecords';
 import { post } from '../src/server/post';
 import { recordPage } from '../src/server/recordPage';
+import { showLetters } from '../src/server/showLetters';
 import { templatesByGroup } from '../src/server/templatesByGroup';
 import { today } from '../src/server/today';
 import { generate } from './generate';
 
-// Counts the queries that each page asks of the database, and the time its use case takes, with 50 and with 5,000 clients.
-const ROUNDS = 5;
-const url = process.env.DATABASE_OWNER_URL!;
+// What each page costs on the server in a small and in a large business: its queries, its time, and the rows that it read
+// without an index. node pages.mjs [clients of the large one] [templates]
+const [large = '5000', templates = '620'] = process.argv.slice(2);
+const SMALL = 1000;
+const ROUNDS = 20;
+/** Reading fewer rows than these one after another is no scan of a large table. */
+const LARGE_TABLE = 5000;
+const ownerUrl = process.env.DATABASE_OWNER_URL!;
 
 const { acrossBusinesses, sequelize } = connection();
 const [row] = await acrossBusinesses(() =>
@@ -22,45 +30,93 @@ const [row] = await acrossBusinesses(() =>
   ),
 );
 const member: CurrentMember = { ...row!, words: bookingWords(null) };
+
+let edition = '';
+let place: string | undefined;
 const pages: Record<string, () => Promise<unknown>> = {
   Today: () => today(member),
-  Clients: () => listRecords(member, 'client'),
-  'Finding a client': () => findRecords(member, 'client', 'client 4321'),
+  Clients: async () => (place = (await listRecords(member, 'client')).next),
+  '  what follows': () => listRecords(member, 'client', place),
+  '  found: client 432': () => findRecords(member, 'client', 'client 432'),
+  '  found: 01632 900432': () => findRecords(member, 'client', '01632 900432'),
+  '  found: generated': () => findRecords(member, 'client', 'generated'),
   'A client': () => recordPage(member, { kind: 'client', key: 'college' }),
   Visits: () => listRecords(member, 'booking'),
   Invoices: () => listRecords(member, 'invoice'),
-  'Finding an invoice': () => findRecords(member, 'invoice', 'lpc 1048'),
+  '  found: G-g432': () => findRecords(member, 'invoice', 'G-g432'),
+  Projects: () => listRecords(member, 'project'),
   'An invoice': () => recordPage(member, { kind: 'invoice', key: 'LPC-1048' }),
   Templates: () => templatesByGroup(member),
-  Writing: () => factsForWriting(member, { kind: 'invoice', key: 'LPC-1048' }),
-  Post: () => post(member),
+  'Writing, new device': async () =>
+    (edition = (await factsForWriting(member, { kind: 'invoice', key: 'LPC-1048' }))!.edition),
+  'Writing again': () => factsForWriting(member, { kind: 'invoice', key: 'LPC-1048' }, { edition }),
+  Post: async () => showLetters(member, await post(member)),
+  '  found: piano g432': () => findLetters(member, 'letter 3 client 432 piano'),
 };
 
-const { options } = connection().sequelize as unknown as { options: { logging: unknown } };
-const measured: Record<string, { queries: number; milliseconds: number }[]> = {};
-for (const clients of [50, 5000]) {
-  await generate(url, { clients, templates: 620 });
-  for (const [name, open] of Object.entries(pages)) {
-    let queries = 0;
-    options.logging = () => queries++;
-    await open();
-    options.logging = false;
-    const times: number[] = [];
-    for (let i = 0; i < ROUNDS; i++) {
-      const began = performance.now();
-      await open();
-      times.push(performance.now() - began);
-    }
-    (measured[name] ??= []).push({ queries, milliseconds: times.sort((a, b) => a - b)[ROUNDS >> 1]! });
-  }
+interface Measured {
+  queries: number;
+  median: number;
+  p95: number;
+  scanned: string;
 }
-await connection().close();
 
-console.log('Page           queries at 50 / 5,000 clients    server time, median of 5');
+const { options } = connection().sequelize as unknown as { options: { logging: unknown } };
+const watching = openDatabase(ownerUrl, { connections: 1 });
+const measured: Record<string, Measured[]> = {};
+for (const clients of [SMALL, Number(large)]) {
+  const began = performance.now();
+  await generate(ownerUrl, { clients, templates: Number(templates) });
+  console.log(`${clients} clients made in ${((performance.now() - began) / 1000).toFixed(0)} s`);
+  for (const [name, open] of Object.entries(pages)) (measured[name] ??= []).push(await measure(open));
+}
+await Promise.all([connection().close(), watching.close()]);
+
+async function measure(open: () => Promise<unknown>): Promise<Measured> {
+  let queries = 0;
+  options.logging = (sql: string) => (queries += / (?:begin|START|COMMIT|set_config)/i.test(sql) ? 0 : 1);
+  const before = await scans();
+  await open();
+  options.logging = false;
+  const after = await scans();
+  const scanned = [...after].flatMap(([table, read]) =>
+    read - (before.get(table) ?? 0) > LARGE_TABLE ? [`${table} ${read - (before.get(table) ?? 0)}`] : [],
+  );
+  const times: number[] = [];
+  for (let i = 0; i < ROUNDS; i++) {
+    const began = performance.now();
+    await open();
+    times.push(performance.now() - began);
+  }
+  times.sort((a, b) => a - b);
+  return {
+    queries,
+    median: times[ROUNDS >> 1]!,
+    p95: times[Math.floor(ROUNDS * 0.95)]!,
+    scanned: scanned.join(', '),
+  };
+}
+
+/** Rows read one after another, by table; the server writes that down a second late. */
+async function scans(): Promise<Map<string, number>> {
+  await new Promise((resolve) => setTimeout(resolve, 1200));
+  await sequelize.query('select 1');
+  await new Promise((resolve) => setTimeout(resolve, 1200));
+  const rows = await watching.sequelize.query<{ relname: string; seq_tup_read: number }>(
+    'select relname, seq_tup_read from pg_stat_user_tables',
+    { type: QueryTypes.SELECT },
+  );
+  return new Map(rows.map(({ relname, seq_tup_read }) => [relname, seq_tup_read]));
+}
+
+const milliseconds = ({ median, p95 }: Measured) => `${median.toFixed(0)} (${p95.toFixed(0)})`.padStart(11);
+console.log(
+  `\n${'Page'.padEnd(24)}queries   ms, median (p95): ${SMALL} and ${large} clients   read without an index`,
+);
 for (const [name, [few, many]] of Object.entries(measured)) {
-  const same = few!.queries === many!.queries ? 'the same' : 'NOT THE SAME';
+  const queries = few!.queries === many!.queries ? `${many!.queries}` : `${few!.queries}/${many!.queries}`;
   console.log(
-    `${name.padEnd(14)} ${String(few!.queries).padStart(4)} / ${String(many!.queries).padEnd(4)} ${same.padEnd(22)} ` +
-      `${few!.milliseconds.toFixed(0).padStart(5)} ms / ${many!.milliseconds.toFixed(0)} ms`,
+    `${name.padEnd(24)}${queries.padStart(7)} ${milliseconds(few!)} ${milliseconds(many!)} ` +
+      `${(many!.median / few!.median).toFixed(1).padStart(7)} ×   ${many!.scanned}`,
   );
 }

@@ -35,6 +35,7 @@ export function everyRoute(): Route[] {
 /** What stands for a part of a path in the demonstration; every part of every route has one. */
 const PARTS: Readonly<Record<string, Readonly<Record<string, string>>>> = {
   '/api/invoices/[key]/payments': { key: 'LPC-1048' },
+  '/api/lists/[kind]': { kind: 'invoice' },
   '/api/templates/[key]': { key: 'first-reminder' },
   '/clients/[key]': { key: 'hartigan' },
   '/templates/[key]': { key: 'first-reminder' },
@@ -45,7 +46,7 @@ const PARTS: Readonly<Record<string, Readonly<Record<string, string>>>> = {
 /** Words that follow a path, where it asks for some. */
 const ASKED: Readonly<Record<string, string>> = {
   '/api/letters': '?find=invoice',
-  '/api/starts': '?kind=invoice&find=LPC',
+  '/api/lists/[kind]': '?find=LPC',
   '/api/templates': '?find=invoice',
   '/api/writing': '?from=invoice:LPC-1048',
   '/write': '?from=invoice:LPC-1048',

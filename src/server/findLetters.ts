@@ -1,7 +1,7 @@
-import { wordsWanted } from '../core/searching/finder';
-import { lettersOf, type KeptLetter } from '../data/repositories/letters';
+import { searchForms } from '../core/searching/searchWays';
+import { foundLetters, lettersOf, type KeptLetter } from '../data/repositories/letters';
+import { localeOfBusiness } from '../data/repositories/localeOfBusiness';
 import { connection } from './connection';
-import type { CurrentMember } from './currentMember';
 import { forMember } from './forMember';
 
 /** So many are found; more words find the others. */
@@ -9,9 +9,9 @@ const MOST = 50;
 const MOST_WORDS = 12;
 
 /** The newest letters whose subject, words, sender, client or readers have all of some words. */
-export const findLetters = forMember(
-  async ({ business_id }: CurrentMember, find: string): Promise<KeptLetter[]> => {
-    const words = wordsWanted(find).slice(0, MOST_WORDS);
-    return words.length ? lettersOf(connection(), business_id, { words }, MOST) : [];
-  },
-);
+export const findLetters = forMember(async ({ business_id }, find: string): Promise<KeptLetter[]> => {
+  const database = connection();
+  const wanted = searchForms(find, await localeOfBusiness(database, business_id)).slice(0, MOST_WORDS);
+  const ids = await foundLetters(database, wanted, MOST);
+  return ids.length ? lettersOf(database, business_id, { ids }, MOST) : [];
+});

@@ -25,6 +25,21 @@ export function searchWays(search: string, home: string): SearchWay[][] {
   return wordsWanted(search).map((word) => formsOf(word, home).map(wayOf));
 }
 
+/**
+ * The same for a text search of whole words and their beginnings, as PostgreSQL's to_tsquery reads each form: "lpc:* &
+ * 1048:*", "lpc1048:*". A few digits are a whole word.
+ */
+export function searchForms(search: string, home: string): string[][] {
+  return wordsWanted(search).flatMap((word) => {
+    const forms = formsOf(word, home).flatMap((form) => {
+      const pieces = form.match(/[\p{L}\p{N}]+/gu) ?? [];
+      const lexemes = pieces.map((piece) => (/^\d{1,2}$/.test(piece) ? piece : `${piece}:*`));
+      return lexemes.length ? [lexemes.join(' & ')] : [];
+    });
+    return forms.length ? [forms] : [];
+  });
+}
+
 function wayOf(form: string): SearchWay {
   if (!/^\d+$/.test(form)) {
     const like = form.replace(/[\\%_]/g, '\\$&');

@@ -55,7 +55,6 @@ export const MESSAGE = {
   settled_by: maybe(uuid()),
   sequence: given(),
   /** made by the database of the others */
-  searched: maybe(text()),
 };
 
 export const MESSAGE_RECIPIENT = {

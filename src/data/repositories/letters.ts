@@ -63,17 +63,12 @@ const LETTERS = `select message.id, message.direction, message.kind, message.sta
 
 const NEWEST_FIRST = 'order by message.at desc, message.sequence desc';
 
-/** The words as they are: no sign in them stands for others. */
-const HAS_WORD = `(strpos(message.searched, $word) > 0 or strpos(folded(client.name), $word) > 0 or exists (
-    select 1 from message_recipient one where one.business_id = message.business_id and one.message_id = message.id
-    and strpos(folded(one.name || ' ' || one.address), $word) > 0))`;
-
 /** Which letters: of a client, about a record of a kind, or one state. All: everything lately. */
 export interface LetterFilter {
   client_id?: string;
   about?: { kind: 'enquiry' | 'project' | 'booking' | 'invoice'; id: string };
-  /** folded words, all of which it has */
-  words?: readonly string[];
+  /** these alone */
+  ids?: readonly string[];
   /** only what did not go as it should, and nobody has dealt with */
   needsSomebody?: boolean;
 }
@@ -84,24 +79,41 @@ const NEEDS = `and message.settled_at is null and message.status in ('${NEEDS_SO
 export async function lettersOf(
   { sequelize }: Database,
   business_id: string,
-  { client_id, about, words = [], needsSomebody = false }: LetterFilter,
+  { client_id, about, ids, needsSomebody = false }: LetterFilter,
   most: number,
 ): Promise<KeptLetter[]> {
   const conditions = [
     client_id === undefined ? '' : 'and message.client_id = $client_id',
     about === undefined ? '' : `and message.${about.kind}_id = $about_id`,
     needsSomebody ? NEEDS : '',
-    ...words.map((_, i) => `and ${HAS_WORD.replaceAll('$word', `$word_${i}`)}`),
+    ids === undefined ? '' : 'and message.id = any($ids::uuid[])',
   ].join(' ');
   return sequelize.query<KeptLetter>(`${LETTERS} ${conditions} ${NEWEST_FIRST} limit ${Math.floor(most)}`, {
     bind: {
       business_id,
       ...(client_id === undefined ? {} : { client_id }),
       ...(about === undefined ? {} : { about_id: about.id }),
-      ...Object.fromEntries(words.map((word, i) => [`word_${i}`, word])),
+      ...(ids === undefined ? {} : { ids }),
     },
     type: QueryTypes.SELECT,
   });
+}
+
+/**
+ * The ids of the newest letters of the business at work that have all of some words, each given in the forms in which it
+ * may stand (core/searching/searchWays).
+ */
+export async function foundLetters(
+  { sequelize }: Database,
+  wanted: readonly (readonly string[])[],
+  most: number,
+): Promise<string[]> {
+  if (wanted.length === 0) return [];
+  const rows = await sequelize.query<{ id: string }>(
+    'select found_letters as id from found_letters($wanted::jsonb, $most::integer)',
+    { bind: { wanted: JSON.stringify(wanted), most }, type: QueryTypes.SELECT },
+  );
+  return rows.map(({ id }) => id);
 }
 
 export async function letterById(
