@@ -50,7 +50,7 @@ const pages: Record<string, () => Promise<unknown>> = {
   'Writing, new device': async () =>
     (edition = (await factsForWriting(member, { kind: 'invoice', key: 'LPC-1048' }))!.edition),
   'Writing again': () => factsForWriting(member, { kind: 'invoice', key: 'LPC-1048' }, { edition }),
-  Post: async () => showLetters(member, await post(member)),
+  Post: async () => showLetters(member, (await post(member)).letters),
   '  found: piano g432': () => findLetters(member, 'letter 3 client 432 piano'),
 };
 

@@ -11,7 +11,9 @@ import { keepTemplate } from './keepTemplate';
 import { findRecords, listRecords } from './listRecords';
 import type { StartingKind } from '../core/records/recordKind';
 import { findLetters } from './findLetters';
+import { NoSuchPlace } from './placeInList';
 import { post } from './post';
+import { lettersOf } from '../data/repositories/letters';
 import { recordPage } from './recordPage';
 import { recordPayment, undoPayment } from './recordPayment';
 import { showLetters } from './showLetters';
@@ -141,8 +143,29 @@ it('a record’s page has its facts, its sums and its letters', async () => {
 });
 
 it('letters have their days in the business’s form', async () => {
-  const [newest] = await showLetters(imke, await post(imke));
+  const [newest] = await showLetters(imke, (await post(imke)).letters);
   expect(newest).toMatchObject({ day: 'yesterday at 17:30', hasHtml: false });
+});
+
+it('Post scrolls on by itself, letter by letter', async () => {
+  await connection().sequelize.query(
+    `insert into message (business_id, id, message_id, thread_id, direction, status, subject, at)
+     select $business, gen_random_uuid(), 'paged' || n, gen_random_uuid(), 'in', 'received', 'paged ' || n,
+       timestamptz '2026-10-01' + make_interval(secs => n / 3) from generate_series(1, 250) n`,
+    { bind: { business: imke.business_id } },
+  );
+  const pages: string[] = [];
+  let after: string | undefined;
+  do {
+    const { letters, next } = await post(imke, after);
+    pages.push(...letters.map(({ id }) => id));
+    after = next;
+  } while (after);
+  const all = await lettersOf(connection(), imke.business_id, {}, 1000);
+  expect(new Set(pages)).toEqual(new Set(all.map(({ id }) => id)));
+  await expect(post(imke, 'eyJzZWdtZW50IjowLCJhdCI6WyJ4IiwieSJdfQ')).rejects.toThrow(NoSuchPlace);
+  await expect(post(imke, 'no place')).rejects.toThrow(NoSuchPlace);
+  await connection().sequelize.query("delete from message where message_id like 'paged%'");
 });
 
 it('a letter is written from one client’s records and everybody’s templates', async () => {

@@ -8,7 +8,7 @@ import { connection } from './connection';
 import type { CurrentMember } from './currentMember';
 import { forMember } from './forMember';
 
-export type DatedLetter = Omit<KeptLetter, 'at' | 'events' | 'html' | 'notes'> & {
+export type DatedLetter = Omit<KeptLetter, 'at' | 'events' | 'html' | 'notes' | 'place'> & {
   /** in the business's form: "today at 09:30", "3 October" */
   day: string;
   at: string;
@@ -28,7 +28,7 @@ export const showLetters = forMember(
       if (book.today - day < 2) return `${formats.fromNow(day, book.today)} at ${formats.time(moment)}`;
       return formats.date(day, book.today - day < 300 ? 'day and month' : 'date');
     };
-    return letters.map(({ at, events, html, notes: _, ...letter }) => ({
+    return letters.map(({ at, events, html, notes: _, place: __, ...letter }) => ({
       ...letter,
       at: at.toISOString(),
       day: dayOf(at.getTime()),

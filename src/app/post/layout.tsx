@@ -21,11 +21,12 @@ function underHeadings(letters: readonly ShownLetter[]): ListEntry[] {
 
 export default async function PostLayout({ children }: { children: ReactNode }) {
   const member = await requireMember();
-  const letters = await showLetters(member, await post(member));
+  const { letters: newest, next } = await post(member);
+  const letters = await showLetters(member, newest);
   return (
     <Shell member={member}>
       <PostIndex
-        first={{ entries: underHeadings(letters) }}
+        first={{ entries: underHeadings(letters), ...(next ? { next } : {}) }}
         owner={`${member.business_id} ${member.key}`}
         going={letters.some(({ status }) => status === 'going')}
       />

@@ -27,6 +27,8 @@ export interface KeptLetter {
   /** milliseconds until the worker may take it, by the database's clock */
   goes_in: number | null;
   version: number;
+  /** its place among the letters, the newest first: its moment, as exact as it is kept, and which of that moment */
+  place: [string, string];
   /** who has dealt with what went wrong */
   settled_by: string | null;
   notes: Note[];
@@ -36,7 +38,7 @@ export interface KeptLetter {
 
 const LETTERS = `select message.id, message.direction, message.kind, message.status, message.reason, message.subject,
     message.text, message.html, message.at, message.from_name, message.from_address, message.notes,
-    message.version, (extract(epoch from greatest(goes_at - now(), '0')) * 1000)::int as goes_in,
+    message.version, array[message.at::text, message.sequence::text] as place, (extract(epoch from greatest(goes_at - now(), '0')) * 1000)::int as goes_in,
     (select full_name from member who where who.business_id = message.business_id and who.id = settled_by) as settled_by,
     member.full_name as member, member.key as member_key, client.name as client, client.key as client_key,
     template.name as template, template.key as template_key,
@@ -69,6 +71,8 @@ export interface LetterFilter {
   about?: { kind: 'enquiry' | 'project' | 'booking' | 'invoice'; id: string };
   /** these alone */
   ids?: readonly string[];
+  /** what follows the letter at a place */
+  after?: readonly [string, string];
   /** only what did not go as it should, and nobody has dealt with */
   needsSomebody?: boolean;
 }
@@ -79,7 +83,7 @@ const NEEDS = `and message.settled_at is null and message.status in ('${NEEDS_SO
 export async function lettersOf(
   { sequelize }: Database,
   business_id: string,
-  { client_id, about, ids, needsSomebody = false }: LetterFilter,
+  { client_id, about, ids, after, needsSomebody = false }: LetterFilter,
   most: number,
 ): Promise<KeptLetter[]> {
   const conditions = [
@@ -87,6 +91,7 @@ export async function lettersOf(
     about === undefined ? '' : `and message.${about.kind}_id = $about_id`,
     needsSomebody ? NEEDS : '',
     ids === undefined ? '' : 'and message.id = any($ids::uuid[])',
+    after === undefined ? '' : 'and (message.at, message.sequence) < ($at::timestamptz, $sequence::bigint)',
   ].join(' ');
   return sequelize.query<KeptLetter>(`${LETTERS} ${conditions} ${NEWEST_FIRST} limit ${Math.floor(most)}`, {
     bind: {
@@ -94,6 +99,7 @@ export async function lettersOf(
       ...(client_id === undefined ? {} : { client_id }),
       ...(about === undefined ? {} : { about_id: about.id }),
       ...(ids === undefined ? {} : { ids }),
+      ...(after === undefined ? {} : { at: after[0], sequence: after[1] }),
     },
     type: QueryTypes.SELECT,
   });

@@ -69,27 +69,21 @@ export async function listPage<Row extends object>(
       at ? `(${by}, ${then}) ${way === 'asc' ? '>' : '<'} ($at_by::${type}, $at_then::text)` : 'true',
       among ? `${kind}.id = any($among::uuid[])` : 'true',
     ];
-    rows.push(
-      ...(await sequelize
-        .query<Row & Placed>(
-          `select ${columns}, ${i} as segment, (${by})::text as at_by, ${then}::text as at_then
-         from ${from} where ${conditions.join(' and ')}
-         order by ${by} ${way}, ${then} ${way} limit ${most + 1 - rows.length}`,
-          {
-            bind: {
-              business_id,
-              ...bind,
-              ...(at ? { at_by: at[0], at_then: at[1] } : {}),
-              ...(among ? { among } : {}),
-            },
-            type: QueryTypes.SELECT,
-          },
-        )
-        .catch((error: unknown) => {
-          const code = error instanceof DatabaseError ? (error.parent as { code?: string }).code : undefined;
-          throw at && DATA_EXCEPTION.test(code ?? '') ? new NoSuchPlace() : error;
-        })),
+    const asked = sequelize.query<Row & Placed>(
+      `select ${columns}, ${i} as segment, (${by})::text as at_by, ${then}::text as at_then
+       from ${from} where ${conditions.join(' and ')}
+       order by ${by} ${way}, ${then} ${way} limit ${most + 1 - rows.length}`,
+      {
+        bind: {
+          business_id,
+          ...bind,
+          ...(at ? { at_by: at[0], at_then: at[1] } : {}),
+          ...(among ? { among } : {}),
+        },
+        type: QueryTypes.SELECT,
+      },
     );
+    rows.push(...(await (at ? unlessNoPlace(asked) : asked)));
     at = undefined;
   }
   const last = rows.length > most ? rows[most - 1] : undefined;
@@ -97,6 +91,14 @@ export async function listPage<Row extends object>(
     rows: rows.slice(0, most),
     ...(last ? { next: { segment: last.segment, at: [last.at_by, last.at_then] } } : {}),
   };
+}
+
+/** What is asked from a place that was given from outside. @throws NoSuchPlace where the database cannot read it */
+export async function unlessNoPlace<T>(asked: Promise<T>): Promise<T> {
+  return asked.catch((error: unknown) => {
+    const code = error instanceof DatabaseError ? (error.parent as { code?: string }).code : undefined;
+    throw DATA_EXCEPTION.test(code ?? '') ? new NoSuchPlace() : error;
+  });
 }
 
 /** The ids of records of a kind that have all of some words, one more than are looked at where there are more. */

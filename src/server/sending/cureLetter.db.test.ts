@@ -40,7 +40,11 @@ it('what did not go stands on Today and first in Post until somebody has dealt w
   ]);
   const id = await answered('554 No such person');
   expect((await needing())[0]).toBe('failed: Invoice LPC-1048 is still open');
-  expect((await post(imke)).slice(0, 3).map(({ status }) => status)).toEqual(['failed', 'held', 'bounced']);
+  expect((await post(imke)).letters.slice(0, 3).map(({ status }) => status)).toEqual([
+    'failed',
+    'held',
+    'bounced',
+  ]);
   expect(await cureLetter(imke, id, 'settle', await versionOf(id))).toMatchObject({ result: 'done' });
   expect(await oneLetter(imke, id)).toMatchObject({ status: 'failed', settled_by: 'Imke Sandoval' });
   expect(await needing()).toHaveLength(2);

@@ -4,6 +4,7 @@ import type { CopyDocument } from '../../../core/fairCopy/copyDocument';
 import { readCopy, UnreadableCopy } from '../../../core/fairCopy/readCopy';
 import type { Choices } from '../../../core/writing/letter';
 import { findLetters } from '../../../server/findLetters';
+import { post } from '../../../server/post';
 import { sendLetter, type Sending } from '../../../server/sending/sendLetter';
 import { showLetters } from '../../../server/showLetters';
 import { letterEntry } from '../../../ui/letters/letterEntry';
@@ -36,13 +37,18 @@ const LETTER = object({
   }).required(),
 });
 
-/** The newest letters that have some words: ?find=words */
+/** The newest letters that have some words: ?find=words; what follows in the list of all: ?after=place */
 export async function GET(request: Request): Promise<Response> {
   return asMember(request, async (member) => {
-    const find = new URL(request.url).searchParams.get('find') ?? '';
-    const letters = await showLetters(member, await findLetters(member, find.slice(0, 200)));
-    const found: ListPage = { entries: letters.map(letterEntry) };
-    return Response.json(found);
+    const asked = new URL(request.url).searchParams;
+    const find = asked.get('find');
+    const { letters, next } =
+      find === null
+        ? await post(member, asked.get('after') ?? undefined)
+        : { letters: await findLetters(member, find.slice(0, 200)) };
+    const entries = (await showLetters(member, letters)).map(letterEntry);
+    const page: ListPage = { entries, ...(next ? { next } : {}) };
+    return Response.json(page);
   });
 }
 
