@@ -1,3 +1,4 @@
+import reactHooks from 'eslint-plugin-react-hooks';
 import tseslint from 'typescript-eslint';
 
 export default tseslint.config(
@@ -11,6 +12,18 @@ export default tseslint.config(
       '@typescript-eslint/no-dynamic-delete': 'off',
       'no-control-regex': 'error',
       eqeqeq: 'error',
+    },
+  },
+  {
+    files: ['src/ui/**/*.{ts,tsx}', 'src/app/**/*.tsx'],
+    plugins: { 'react-hooks': reactHooks },
+    rules: {
+      ...reactHooks.configs.flat['recommended-latest'].rules,
+      'react-hooks/exhaustive-deps': 'error',
+      // What a device keeps is only known after the first drawing, which is the server's.
+      'react-hooks/set-state-in-effect': 'off',
+      // It tells of the compiler, which is not used.
+      'react-hooks/incompatible-library': 'off',
     },
   },
   {

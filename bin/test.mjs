@@ -45,6 +45,7 @@ async function main() {
       'e2e',
       'bench',
     ]);
+    await step('nothing unused', [bin('knip/bin/knip.js')]);
     const postgres = await startPostgres(DATA_DIR);
     cleanUps.push(postgres.stop);
     await vitest(postgres.ownerUrl);

@@ -3,7 +3,7 @@ import { readMoment } from '../../src/core/dates/zone';
 import { isStartingKind, STARTING_POINTS, type StartingKind } from '../../src/core/records/recordKind';
 import { didYouMean } from '../../src/core/problems/nearest';
 
-export const FORMS = ['text', 'html', 'eml', 'json'] as const;
+const FORMS = ['text', 'html', 'eml', 'json'] as const;
 
 export interface FillArguments {
   template: string;

@@ -47,7 +47,7 @@ export const TABLES = {
 
 export type TableName = keyof typeof TABLES;
 
-export type Models = { [Name in TableName]: TableOf<(typeof TABLES)[Name]> };
+type Models = { [Name in TableName]: TableOf<(typeof TABLES)[Name]> };
 
 export interface Database {
   sequelize: Sequelize;

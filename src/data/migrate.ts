@@ -4,7 +4,7 @@ import { QueryTypes, type Sequelize, type Transaction } from 'sequelize';
 import { Umzug, type UmzugStorage } from 'umzug';
 
 /** What keeps the database from being used, in a sentence for whoever starts the application. */
-export class UnusableDatabase extends Error {}
+class UnusableDatabase extends Error {}
 
 /** The oldest server whose features the migrations use. */
 const OLDEST_SERVER = 15;

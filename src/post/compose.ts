@@ -4,13 +4,13 @@ import { escapeHtml } from '../core/fill/write/escape';
 import { imageSources, withImagesAt } from '../core/fill/write/images';
 import { flowed } from './flowed';
 
-export interface Mailbox {
+interface Mailbox {
   name: string;
   address: string;
 }
 
 /** A picture that stands in a letter, by the name that the letter's HTML has for it. */
-export type Pictures = ReadonlyMap<string, { type: string; content: Buffer }>;
+type Pictures = ReadonlyMap<string, { type: string; content: Buffer }>;
 
 /** A file that goes with a letter; its media type is told by the name's ending. */
 export interface Attachment {

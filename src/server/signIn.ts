@@ -4,7 +4,7 @@ import { matchesPassword, hashPassword } from '../data/password';
 import { connection } from './connection';
 
 /** A session lasts thirty days from signing in. */
-export const SESSION_DAYS = 30;
+const SESSION_DAYS = 30;
 /** Tries are remembered for so long. */
 const WINDOW_MINUTES = 15;
 /** So many tries are free; after them each wants a pause that doubles, up to a minute. */

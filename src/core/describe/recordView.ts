@@ -22,12 +22,12 @@ export interface RecordView {
   client?: { key: string; name: string };
 }
 
-export interface Fact {
+interface Fact {
   label: string;
   value: string;
 }
 
-export interface RecordLink {
+interface RecordLink {
   kind: 'project' | 'booking' | 'invoice' | 'enquiry';
   key: string;
   name: string;

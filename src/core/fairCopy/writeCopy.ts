@@ -1,4 +1,3 @@
-import { HtmlWriter } from '../fill/write/htmlWriter';
 import { LetterWriter } from '../fill/write/letterWriter';
 import { LineWriter } from '../fill/write/lineWriter';
 import { safeAddress } from '../fill/write/escape';
@@ -37,13 +36,6 @@ export function writeCopy({ content: [subject, ...body] }: CopyDocument): Writte
   const letter = new LetterWriter();
   writeBlocks(body, letter);
   return { subject: line.end(), ...letter.end() };
-}
-
-/** Only the HTML, for copying. */
-export function htmlOf(body: readonly CopyNode[]): string {
-  const page = new HtmlWriter();
-  writeBlocks(body, page);
-  return page.end();
 }
 
 function writeBlocks(nodes: readonly CopyNode[], page: PageWriter): void {

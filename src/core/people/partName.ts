@@ -1,6 +1,6 @@
 import { HONORIFICS, HOUSEHOLD, JOINERS, PARTICLES, SUFFIXES } from './namingCustoms';
 
-export interface PersonName {
+interface PersonName {
   honorific?: string;
   given?: string;
   family?: string;

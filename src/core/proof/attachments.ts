@@ -13,7 +13,7 @@ export const checkAttachments: Check = ({ head, leftOut }) =>
     }));
 
 /** "the invoice as PDF", "Price list.pdf" */
-export function inWords(name: string): string {
+function inWords(name: string): string {
   if (name === 'invoice pdf') return 'the invoice as PDF';
   return name === 'booking calendar entry' ? 'the calendar entry' : `“${name}”`;
 }

@@ -47,25 +47,25 @@ export type Structured<Child> = Section<Structured<Child>> | When<Structured<Chi
 
 export type Block = Structured<PlainBlock | PassageUse>;
 
-export type PlainBlock =
+type PlainBlock =
   Paragraph | Heading | Rule | Quote | BulletList | OrderedList | Table | CodeBlock | StyledBlock;
 
-export interface Paragraph {
+interface Paragraph {
   type: 'paragraph';
   content: Inline[];
 }
 
-export interface Heading {
+interface Heading {
   type: 'heading';
   level: number;
   content: Inline[];
 }
 
-export interface Rule {
+interface Rule {
   type: 'rule';
 }
 
-export interface Quote {
+interface Quote {
   type: 'quote';
   content: Block[];
 }
@@ -110,7 +110,7 @@ export interface TableCell {
   content: Inline[];
 }
 
-export interface CodeBlock {
+interface CodeBlock {
   type: 'code';
   language: string;
   content: Inline[];
@@ -130,7 +130,7 @@ export type Inline = Structured<PlainInline | PassageUse>;
 /** Words with fields where no formatting can be: a subject, a header, an address, a description. */
 export type Line = Inline[];
 
-export type PlainInline = Text | Break | Image | Atom;
+type PlainInline = Text | Break | Image | Atom;
 
 /** What a tag puts in the text. */
 export type Atom = Field | Blank | Gap | Unfinished | Signature;
@@ -189,7 +189,7 @@ export interface Unfinished {
   marks?: Mark[];
 }
 
-export interface Signature {
+interface Signature {
   type: 'signature';
   marks?: Mark[];
 }

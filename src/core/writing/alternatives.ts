@@ -10,7 +10,7 @@ import type { Choices } from './letter';
 import { referenceOf } from './writingDesk';
 
 /** Another record or person that a letter could be filled from, and the choice that takes it. */
-export interface Alternative extends RecordName {
+interface Alternative extends RecordName {
   key: string;
   choice: Partial<Choices>;
 }

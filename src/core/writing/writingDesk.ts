@@ -185,7 +185,7 @@ export class WritingDesk {
 }
 
 /** `contact:hale` and so on, as somebody a letter can go to. */
-export function recipientOf(reference: string, { client, book }: Situation): Recipient | undefined {
+function recipientOf(reference: string, { client, book }: Situation): Recipient | undefined {
   const [kind, key = ''] = reference.split(/:(.*)/s);
   const from = client?.record;
   switch (kind) {

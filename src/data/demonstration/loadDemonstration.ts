@@ -8,7 +8,7 @@ import type { Demonstration } from './readDemonstration';
 import { recordRows } from './recordRows';
 import { stableId } from './stableId';
 
-export const DEMONSTRATION_KEY = 'larkfield';
+const DEMONSTRATION_KEY = 'larkfield';
 
 /**
  * Writes the demonstration business, in place of the one that is there: in one transaction, so that a failure

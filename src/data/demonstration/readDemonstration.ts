@@ -22,12 +22,12 @@ import { readPassage, readTemplate, type Reading } from '../../core/template/tex
 import { isoMoment } from '../../core/dates/zone';
 import { relativeDay, type Anchor } from './relativeDay';
 
-export interface DemonstrationMember extends MemberData {
+interface DemonstrationMember extends MemberData {
   role: 'owner' | 'member';
   password: string;
 }
 
-export interface DemonstrationGroup {
+interface DemonstrationGroup {
   key: string;
   name: string;
   initial: string;
@@ -36,14 +36,14 @@ export interface DemonstrationGroup {
   templates: string[];
 }
 
-export interface DemonstrationSignature {
+interface DemonstrationSignature {
   name: string;
   member: string | null;
   is_default?: boolean;
   text: string;
 }
 
-export interface DemonstrationMessage {
+interface DemonstrationMessage {
   key: string;
   direction: 'out' | 'in';
   status: string;
@@ -74,7 +74,7 @@ export interface Demonstration {
 }
 
 /** A picture; the records name it by its SHA-256 as they do in the database, the data files by its name. */
-export interface DemonstrationFile {
+interface DemonstrationFile {
   sha256: string;
   media_type: string;
   content: Buffer;

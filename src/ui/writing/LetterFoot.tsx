@@ -211,15 +211,18 @@ function StatusWords({
 }
 
 function useSecondsUntil(moment: number | undefined): number {
-  const left = () => (moment === undefined ? 0 : Math.max(0, Math.ceil((moment - Date.now()) / 1000)));
-  const [seconds, setSeconds] = useState(left);
+  const [seconds, setSeconds] = useState(() => secondsUntil(moment));
   useEffect(() => {
-    setSeconds(left());
+    setSeconds(secondsUntil(moment));
     if (moment === undefined) return;
-    const timer = setInterval(() => setSeconds(left()), 250);
+    const timer = setInterval(() => setSeconds(secondsUntil(moment)), 250);
     return () => clearInterval(timer);
   }, [moment]);
   return seconds;
+}
+
+function secondsUntil(moment: number | undefined): number {
+  return moment === undefined ? 0 : Math.max(0, Math.ceil((moment - Date.now()) / 1000));
 }
 
 /** A second press on what stood here a moment ago is none on what stands here now: milliseconds. */

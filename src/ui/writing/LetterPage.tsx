@@ -58,11 +58,12 @@ export function LetterPage({ store, view, chosen, onChoose, onSend, page, closed
     };
   }, [store, closed]);
 
-  const ids = view.notes.find((note) => chosen !== undefined && note.ids.includes(chosen))?.ids;
+  const note = view.notes.find(({ ids }) => chosen !== undefined && ids.includes(chosen));
+  // What counts is which places, not which array.
+  const places = JSON.stringify(note?.ids ?? []);
   useEffect(() => {
-    editor?.choose(new Set(ids ?? []));
-    // What counts is which places, not which array.
-  }, [editor, ids?.join(' ')]);
+    editor?.choose(new Set(JSON.parse(places) as string[]));
+  }, [editor, places]);
 
   const mount = useCallback(
     (holder: HTMLDivElement | null) => {

@@ -147,7 +147,7 @@ export async function clearDrafts(): Promise<void> {
 }
 
 /** Whether anything in it is not from its template and the records. */
-export function hasOwnWords({ letter, base, gone }: Draft): boolean {
+function hasOwnWords({ letter, base, gone }: Draft): boolean {
   if (!letter || gone) return false;
   return Object.keys(letter.choices.answers).length > 0 || !same(letter.document, base);
 }

@@ -1,6 +1,6 @@
 'use client';
 
-import { useEffect, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import type { LetterFacts, ListedGroup } from '../../core/contract/writing';
 import type { PastLetter } from '../../core/fitting/fittingTemplates';
 import type { StartingPoint } from '../../core/records/which/situation';
@@ -46,38 +46,57 @@ export function useWriting(
     read: given !== undefined && !documentUsed,
   });
 
-  const load = async (again?: () => Draft): Promise<boolean> => {
-    const fail = (state: 'offline' | 'failed') => {
-      setWriting((before) => (again ? before : { state }));
-      return false;
-    };
-    const withDocument = documentUsed || again ? undefined : given;
-    documentUsed = true;
-    if (!again && !withDocument) setWriting({ state: 'fetching', read: false });
-    const answer = await askForFacts(from, template, withDocument);
-    if ('offline' in answer) return fail('offline');
-    if (answer.status === 401) signInAgain();
-    if (answer.status === 404) setWriting({ state: 'missing' });
-    if (answer.status === 401 || answer.status === 404) return true;
-    if (answer.status !== 200 || !answer.list) return fail('failed');
-    const { body: facts, list } = answer;
-    const key = draftKey(`${facts.business} ${facts.member}`, start);
-    const { draft: opened, others } = again ? { draft: again(), others: [] } : await openDraft(key, template);
-    const desk = new WritingDesk({ ...facts, ...list });
-    const { letters } = facts;
-    const needed = opened.letter?.choices.template ?? beginsWith(desk, start, letters, template);
-    if (needed !== undefined && !(await bringWords(desk, [needed]))) return fail('offline');
-    const draft = again?.() ?? opened;
-    const store = new LetterStore(desk, start);
-    if (draft.letter && draft.base) store.resume(draft.letter, draft.base);
-    setWriting({ state: 'ready', letters, groups: list.groups, store, draft, draftKey: key, others });
-    return true;
-  };
+  // The page is made anew for another starting point alone; another template there is chosen on the page.
+  const asked = useRef({ start, template, given });
+  useEffect(() => {
+    asked.current = { start, template, given };
+  });
+  // What was asked for last is what counts.
+  const latest = useRef(0);
+
+  const load = useCallback(
+    async (again?: () => Draft): Promise<boolean> => {
+      const { start: begun, template: wanted, given: brought } = asked.current;
+      const mine = ++latest.current;
+      const isStale = () => mine !== latest.current;
+      const fail = (state: 'offline' | 'failed') => {
+        if (!again && !isStale()) setWriting({ state });
+        return isStale();
+      };
+      const withDocument = documentUsed || again ? undefined : brought;
+      documentUsed = true;
+      if (!again && !withDocument) setWriting({ state: 'fetching', read: false });
+      const answer = await askForFacts(from, wanted, withDocument);
+      if (isStale()) return true;
+      if ('offline' in answer) return fail('offline');
+      if (answer.status === 401) signInAgain();
+      if (answer.status === 404) setWriting({ state: 'missing' });
+      if (answer.status === 401 || answer.status === 404) return true;
+      if (answer.status !== 200 || !answer.list) return fail('failed');
+      const { body: facts, list } = answer;
+      const key = draftKey(`${facts.business} ${facts.member}`, begun);
+      const { draft: opened, others } = again ? { draft: again(), others: [] } : await openDraft(key, wanted);
+      const desk = new WritingDesk({ ...facts, ...list });
+      const { letters } = facts;
+      const needed = opened.letter?.choices.template ?? beginsWith(desk, begun, letters, wanted);
+      if (needed !== undefined && !(await bringWords(desk, [needed], isStale))) return fail('offline');
+      if (isStale()) return true;
+      const draft = again?.() ?? opened;
+      const store = new LetterStore(desk, begun);
+      if (draft.letter && draft.base) store.resume(draft.letter, draft.base);
+      setWriting({ state: 'ready', letters, groups: list.groups, store, draft, draftKey: key, others });
+      return true;
+    },
+    [from],
+  );
 
   useEffect(() => {
     void load();
-    // The page is made anew for another starting point; another template there is chosen on the page.
-  }, [from]);
+    const now = latest;
+    return () => {
+      now.current++;
+    };
+  }, [load]);
 
   return [writing, load];
 }

@@ -76,7 +76,7 @@ const linkAddress: MakeWriter = (run) => new AddressWriter(run.formats.settings.
 export const mailboxes: MakeWriter = () => new MailboxWriter();
 
 /** What a piece says as one line of text. */
-export function asText(piece: Piece, writerFor = plainLine): (run: Run) => string {
+function asText(piece: Piece, writerFor = plainLine): (run: Run) => string {
   return (run) => {
     const before = run.words;
     const writer = writerFor(run);

@@ -43,7 +43,7 @@ export interface ResolvedPath {
 }
 
 /** A record on a path's way, and what it is asked for next. */
-export interface Station {
+interface Station {
   kind: RecordKind;
   read: Read;
   /** the label of the record that it leads to */

@@ -50,7 +50,7 @@ interface Found {
 }
 
 /** Every field that a letter from this starting point can name within so many steps of the way. */
-export function fieldsFrom(start: StartingKind, depth = 2): Found[] {
+function fieldsFrom(start: StartingKind, depth = 2): Found[] {
   const roots: [string, RecordKind][] = [
     ['business', 'business'],
     ['sender', 'member'],
@@ -64,7 +64,7 @@ export function fieldsFrom(start: StartingKind, depth = 2): Found[] {
   ];
 }
 
-export function fieldsOf(kind: RecordKind, prefix: string, depth: number): Found[] {
+function fieldsOf(kind: RecordKind, prefix: string, depth: number): Found[] {
   return [...CATALOGUE[kind].values()].flatMap(({ key, type }): Found[] => {
     const path = prefix + key;
     if (type.kind === 'record') return depth > 1 ? fieldsOf(type.record, `${path}.`, depth - 1) : [];
@@ -73,7 +73,7 @@ export function fieldsOf(kind: RecordKind, prefix: string, depth: number): Found
 }
 
 /** A field as a tag, with steps that fit it. */
-export function fieldTag({ path, type }: Found): fc.Arbitrary<string> {
+function fieldTag({ path, type }: Found): fc.Arbitrary<string> {
   if (type.kind === 'collection') return collectionTag(path, type.of);
   const steps = STEPS[type.kind] ?? [];
   const step = fc.constantFrom('', '', ...steps.map((one) => ` | ${one}`));

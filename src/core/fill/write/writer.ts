@@ -3,7 +3,7 @@ import type { HoleKind } from '../filled';
 import { escapeHtml } from './escape';
 
 /** A link as it will stand in a letter; the address has passed safeAddress. */
-export interface LinkLook {
+interface LinkLook {
   type: 'link';
   address: string;
   button: boolean;

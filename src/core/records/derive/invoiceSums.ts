@@ -2,7 +2,7 @@ import { readDay, type Day } from '../../dates/civil';
 import { lineNet, percentOf, readDecimal } from '../../money/exact';
 import type { InstalmentData, InvoiceData, LineData, PaymentData } from '../recordsFile';
 
-export type InvoiceState = 'void' | 'draft' | 'paid' | 'overdue' | 'part paid' | 'open';
+type InvoiceState = 'void' | 'draft' | 'paid' | 'overdue' | 'part paid' | 'open';
 
 export interface LineSums {
   net: number;

@@ -10,10 +10,10 @@ export type Segment =
   | { kind: 'tag'; start: number; end: number; tag: Tag };
 
 /** The most tags that one text may hold. A letter has dozens. */
-export const MOST_TAGS = 20_000;
+const MOST_TAGS = 20_000;
 
 /** The most characters of one tag that is no comment. */
-export const LONGEST_TAG = 2_000;
+const LONGEST_TAG = 2_000;
 
 /**
  * Finds and reads every tag of a text, before any of it is read as Markdown. A tag that cannot be read is

@@ -1,6 +1,6 @@
 import { stringify } from 'yaml';
 import type { Line } from '../document';
-import type { Passage, Template, TemplateHead } from '../template';
+import type { Template, TemplateHead } from '../template';
 import { printCondition } from '../tags/printTag';
 import { printLine } from './printLine';
 import { printMarkdown } from './printMarkdown';
@@ -8,10 +8,6 @@ import { printMarkdown } from './printMarkdown';
 /** Writes a template's file. Reading it gives the same template; writing that gives the same file. */
 export function printTemplate({ head, document }: Template): string {
   return `---\n${printHead(head)}---\n${printMarkdown(document)}`;
-}
-
-export function printPassage({ name, document }: Passage): string {
-  return `---\nname: ${scalar(name)}\n---\n${printMarkdown(document)}`;
 }
 
 function printHead(head: TemplateHead): string {

@@ -17,7 +17,7 @@ import { tagLineFromMarkdown, tagLineSyntax } from './tagLine';
 const DEEPEST_LINE = 40;
 
 /** Deeper nesting than this is refused: no letter needs it, and readers of mail choke on it. */
-export const DEEPEST = 200;
+const DEEPEST = 200;
 
 /**
  * Reads a body: CommonMark with tables, whose tags were read first. Raw HTML is text, and so is a line that is

@@ -4,7 +4,7 @@ import { markdownLineEnding, markdownSpace } from 'micromark-util-character';
 import type { Code, Construct, Effects, Extension, State } from 'micromark-util-types';
 
 /** A placeholder alone on its line, as a node among blocks. */
-export interface TagLine extends Node {
+interface TagLine extends Node {
   type: 'tagLine';
   value: string;
 }
