@@ -1,3 +1,4 @@
+import { QueryTypes } from 'sequelize';
 import { openDatabase } from '../src/data/database';
 
 /** How large a business: each client has two people, a project, three visits, four invoices and ten letters. */
@@ -35,7 +36,13 @@ export async function generate(url: string, { clients, templates }: Size): Promi
         from business join member on member.business_id = business.id and member.key = 'imke',
           generate_series(1, ${Math.floor(clients)} - (select count(*)::int from client where key !~ '^g[0-9]+$')) n
         where not exists (select from client where client.business_id = business.id and client.key = 'g' || n)`);
+      const indexes = await database.sequelize.query<{ name: string; definition: string }>(
+        `select indexname as name, indexdef as definition from pg_indexes where indexname = any(array['record_words_search', 'letter_words_search'])`,
+        { type: QueryTypes.SELECT },
+      );
+      for (const { name } of indexes) await run(`drop index ${name}`);
       for (const sql of ROWS) await run(sql);
+      for (const { definition } of indexes) await run(definition);
       for (const sql of templateCopies(Math.floor(templates))) await run(sql);
       for (const table of FOLLOWED) await run(`alter table ${table} enable trigger user`);
     });

@@ -2,15 +2,15 @@ import { QueryTypes } from 'sequelize';
 import { bookingWords } from '../src/core/records/bookingWords';
 import { openDatabase } from '../src/data/database';
 import { connection } from '../src/server/connection';
-import type { CurrentMember } from '../src/server/currentMember';
-import { factsForWriting } from '../src/server/factsForWriting';
-import { findLetters } from '../src/server/findLetters';
-import { findRecords, listRecords } from '../src/server/listRecords';
-import { post } from '../src/server/post';
-import { recordPage } from '../src/server/recordPage';
-import { showLetters } from '../src/server/showLetters';
-import { templatesByGroup } from '../src/server/templatesByGroup';
-import { today } from '../src/server/today';
+import type { CurrentMember } from '../src/server/signIn/currentMember';
+import { factsForWriting } from '../src/server/writing/factsForWriting';
+import { findLetters } from '../src/server/letters/findLetters';
+import { findRecords, listRecords } from '../src/server/lists/listRecords';
+import { post } from '../src/server/letters/post';
+import { recordPage } from '../src/server/records/recordPage';
+import { showLetters } from '../src/server/letters/showLetters';
+import { templatesByGroup } from '../src/server/templates/templatesByGroup';
+import { today } from '../src/server/today/today';
 import { generate } from './generate';
 
 // What each page costs on the server in a small and in a large business: its queries, its time, and the rows that it read

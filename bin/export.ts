@@ -2,8 +2,8 @@ import { mkdir, writeFile } from 'node:fs/promises';
 import path from 'node:path';
 import { parseArgs } from 'node:util';
 import type { RecordsFile } from '../src/core/records/recordsFile';
-import { withPicturesNamed } from '../src/server/exportPictures';
-import { exportRecords, type Exported } from '../src/server/exportRecords';
+import { withPicturesNamed } from '../src/server/records/exportPictures';
+import { exportRecords, type Exported } from '../src/server/records/exportRecords';
 
 // npm runs a script in the project's folder; paths are meant from where it was called.
 if (process.env.npm_lifecycle_event === 'export') process.chdir(process.env.INIT_CWD ?? '.');

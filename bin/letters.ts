@@ -1,5 +1,5 @@
 import path from 'node:path';
-import { demonstrationDesk } from '../src/server/demonstrationDesk';
+import { demonstrationDesk } from '../src/server/writing/demonstrationDesk';
 import { everyLetter, type WrittenLetter } from './letters/everyLetter';
 import { stumblesOf } from './letters/rulesOfEnglish';
 

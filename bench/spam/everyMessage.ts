@@ -3,7 +3,7 @@ import path from 'node:path';
 import { everyLetter } from '../../bin/letters/everyLetter';
 import { readDemonstration } from '../../src/data/demonstration/readDemonstration';
 import { compose } from '../../src/post/compose';
-import { demonstrationDesk } from '../../src/server/demonstrationDesk';
+import { demonstrationDesk } from '../../src/server/writing/demonstrationDesk';
 
 // Writes every letter of the demonstration that fits its record as the message that goes out: one file each, in a folder.
 const [folder = '', root = '.'] = process.argv.slice(2);

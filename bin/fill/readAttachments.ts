@@ -1,4 +1,4 @@
-import type { Attachment } from '../../src/server/composeLetter';
+import type { Attachment } from '../../src/server/letters/composeLetter';
 import { readInside } from './insideFolder';
 
 /** What goes with a letter as its head says, and in words what cannot. */

@@ -19,7 +19,7 @@ import { readTemplate } from '../../src/core/template/text/readTemplate';
 import { readArguments, USAGE, type FillArguments } from './arguments';
 import { readPassages } from './readPassages';
 import { addressingOf } from '../../src/core/addressing/addressingOf';
-import type { Attachment } from '../../src/server/composeLetter';
+import type { Attachment } from '../../src/server/letters/composeLetter';
 import { isMeantFor } from '../../src/core/writing/proofLetter';
 import { readAttachments } from './readAttachments';
 import { readPictures } from './readPictures';
@@ -200,7 +200,7 @@ async function written(
       return `${filled.html}\n`;
     case 'eml': {
       // Only this form needs the composer, and the others start faster without.
-      const { composeLetter } = await import('../../src/server/composeLetter');
+      const { composeLetter } = await import('../../src/server/letters/composeLetter');
       const pictures = await readPictures(imageSources(filled.html), path.dirname(records));
       if (Array.isArray(pictures)) throw new Unusable(pictures);
       return composeLetter(filled, {

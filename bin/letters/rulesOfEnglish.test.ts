@@ -1,6 +1,6 @@
 import path from 'node:path';
 import { describe, expect, it } from 'vitest';
-import { demonstrationDesk } from '../../src/server/demonstrationDesk';
+import { demonstrationDesk } from '../../src/server/writing/demonstrationDesk';
 import { everyLetter } from './everyLetter';
 import { stumblesOf } from './rulesOfEnglish';
 

@@ -1,7 +1,7 @@
 import { cookies, headers } from 'next/headers';
 import { redirect } from 'next/navigation';
 import { cache } from 'react';
-import { currentMember, type CurrentMember } from '../server/currentMember';
+import { currentMember, type CurrentMember } from '../server/signIn/currentMember';
 import { isUnderTls } from './ownAddress';
 
 /** Under TLS bound to this very host: RFC 6265bis, section 4.1.3.2. */

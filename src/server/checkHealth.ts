@@ -1,4 +1,4 @@
-import { sendingNow } from '../data/repositories/sendingState';
+import { sendingNow } from '../data/repositories/sending/sendingState';
 import { connection } from './connection';
 
 export interface Health {

@@ -1,5 +1,5 @@
 import { connection } from './connection';
-import type { CurrentMember } from './currentMember';
+import type { CurrentMember } from './signIn/currentMember';
 
 /**
  * Makes a use case of what a member does or sees: it runs in one transaction for the member's business, over one connection,

@@ -1,6 +1,6 @@
 import { businessSettings, settle, type BusinessSettings } from '../data/repositories/businessSettings';
 import { connection } from './connection';
-import type { CurrentMember } from './currentMember';
+import type { CurrentMember } from './signIn/currentMember';
 import { forMember } from './forMember';
 
 /** What the business has settled for itself. */

@@ -1,6 +1,6 @@
 import { ValidationError } from 'yup';
 import { isDatabaseAway } from '../../server/databaseAway';
-import { NoSuchPlace } from '../../server/placeInList';
+import { NoSuchPlace } from '../../server/lists/placeInList';
 import { isSameOrigin, refuseOrigin } from '../sameOrigin';
 import { Refused } from './readJson';
 

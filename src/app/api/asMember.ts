@@ -1,4 +1,4 @@
-import { currentMember, type CurrentMember } from '../../server/currentMember';
+import { currentMember, type CurrentMember } from '../../server/signIn/currentMember';
 import { sessionToken } from '../session';
 import { answered } from './answered';
 

@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import { listRecords } from '../../server/listRecords';
+import { listRecords } from '../../server/lists/listRecords';
 import { RecordIndex } from '../../ui/records/RecordIndex';
 import { PageArea } from '../../ui/shell/PageArea';
 import { Shell } from '../../ui/shell/Shell';

@@ -1,8 +1,8 @@
 import type { ReactNode } from 'react';
 import type { ListEntry } from '../../core/contract/list';
 import { needsSomebody } from '../../core/cures/cures';
-import { post } from '../../server/post';
-import { showLetters } from '../../server/showLetters';
+import { post } from '../../server/letters/post';
+import { showLetters } from '../../server/letters/showLetters';
 import { letterEntry } from '../../ui/letters/letterEntry';
 import type { ShownLetter } from '../../ui/letters/Letters';
 import { PostIndex } from '../../ui/letters/PostIndex';

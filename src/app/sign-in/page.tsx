@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
 import { redirect } from 'next/navigation';
-import { demonstrationMembers } from '../../server/demonstrationMembers';
+import { demonstrationMembers } from '../../server/signIn/demonstrationMembers';
 import { SignInForm } from '../../ui/signIn/SignInForm';
 import { signedIn } from '../session';
 

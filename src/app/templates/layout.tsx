@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import { templatesByGroup } from '../../server/templatesByGroup';
+import { templatesByGroup } from '../../server/templates/templatesByGroup';
 import { PageArea } from '../../ui/shell/PageArea';
 import { Shell } from '../../ui/shell/Shell';
 import { TemplateIndex } from '../../ui/templates/TemplateIndex';

@@ -1,5 +1,5 @@
 import type { Metadata } from 'next';
-import { templatesByGroup } from '../../server/templatesByGroup';
+import { templatesByGroup } from '../../server/templates/templatesByGroup';
 import { requireMember } from '../session';
 
 export const metadata: Metadata = { title: 'Templates' };

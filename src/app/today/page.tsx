@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { needsSomebody } from '../../server/sending/needsSomebody';
 import { settingsOf } from '../../server/settings';
-import { today } from '../../server/today';
+import { today } from '../../server/today/today';
 import { TodayPage } from '../../ui/today/TodayPage';
 import { requireMember } from '../session';
 

@@ -2,7 +2,7 @@ import type { Metadata } from 'next';
 import { cookies, headers } from 'next/headers';
 import { notFound } from 'next/navigation';
 import { EDITION_COOKIE } from '../../core/contract/writing';
-import { firstLetter } from '../../server/firstLetter';
+import { firstLetter } from '../../server/writing/firstLetter';
 import { Shell } from '../../ui/shell/Shell';
 import { LetterToRead } from '../../ui/writing/LetterToRead';
 import { WritingPage } from '../../ui/writing/WritingPage';

@@ -5,16 +5,14 @@ create extension if not exists btree_gin;
 -- Words as the core makes them ready to be searched (core/searching/finder): each between spaces, folded; what is written
 -- with a dash or a stop also without, digits that are apart also together.
 create function search_words(texts text) returns text language sql immutable parallel safe as $$
-  select ' ' || concat_ws(' ',
-    (select string_agg(word, ' ') from (
-      select regexp_replace(raw, '^[^[:alnum:]]+|[^[:alnum:]]+$', '', 'g') as word
-      from regexp_split_to_table(folded(texts), '\s+') raw) whole where word <> ''),
-    (select string_agg(translate(word, '-–/.', ''), ' ') from (
-      select regexp_replace(raw, '^[^[:alnum:]]+|[^[:alnum:]]+$', '', 'g') as word
-      from regexp_split_to_table(folded(texts), '\s+') raw) dashed where word ~ '[-–/.]' and word !~ '^\d+[.:]\d+$'),
-    (select string_agg(regexp_replace(number[1], '\D', '', 'g'), ' ')
-      from regexp_matches(folded(texts), '(\+?\d[\d ()-]{5,20}\d)', 'g') number)
-  ) || ' '
+  select ' ' || concat_ws(' ', bare,
+      (select string_agg(translate(dashed[1], '-–/.', ''), ' ') from regexp_matches(bare, '(\S+[-–/.]\S*)', 'g') dashed
+        where dashed[1] !~ '^\d+[.:]\d+$'),
+      (select string_agg(regexp_replace(number[1], '\D', '', 'g'), ' ')
+        from regexp_matches(whole, '(\+?\d[\d ()-]{5,20}\d)', 'g') number)) || ' '
+  from (select folded(texts) as whole) read,
+    lateral (select btrim(regexp_replace(regexp_replace(regexp_replace(whole,
+      '(^|\s)[^[:alnum:]\s]+', '\1', 'g'), '[^[:alnum:]\s]+(\s|$)', '\1', 'g'), '\s+', ' ', 'g')) as bare) edged
 $$;
 
 create table record_words (

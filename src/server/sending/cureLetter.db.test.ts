@@ -1,9 +1,9 @@
 import { expect, it } from 'vitest';
 import { stableId } from '../../data/demonstration/stableId';
-import { oneLetter } from '../oneLetter';
-import { post } from '../post';
+import { oneLetter } from '../letters/oneLetter';
+import { post } from '../letters/post';
 import { imke } from '../test/imke';
-import { today } from '../today';
+import { today } from '../today/today';
 import { cureLetter } from './cureLetter';
 import { needsSomebody } from './needsSomebody';
 import { Sender } from './sender';

@@ -1,9 +1,9 @@
 import { CURES, type Cure, type Undo } from '../../core/cures/cures';
-import { cureLetter as cure } from '../../data/repositories/curedLetters';
+import { cureLetter as cure } from '../../data/repositories/sending/curedLetters';
 import { now } from '../clock';
 import { connection } from '../connection';
-import type { CurrentMember } from '../currentMember';
-import { oneLetter } from '../oneLetter';
+import type { CurrentMember } from '../signIn/currentMember';
+import { oneLetter } from '../letters/oneLetter';
 import { TAKE_BACK_SECONDS } from './sendLetter';
 import { forMember } from '../forMember';
 

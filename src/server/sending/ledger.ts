@@ -5,8 +5,8 @@ import {
   releaseClaim,
   type Claim,
   type Outcome,
-} from '../../data/repositories/outgoing';
-import { noteTrouble } from '../../data/repositories/sendingTrouble';
+} from '../../data/repositories/sending/outgoing';
+import { noteTrouble } from '../../data/repositories/sending/sendingTrouble';
 import { now } from '../clock';
 import { gather } from './gather';
 

@@ -1,7 +1,7 @@
 import { lettersOf } from '../../data/repositories/letters';
 import { connection } from '../connection';
-import type { CurrentMember } from '../currentMember';
-import { showLetters, type DatedLetter } from '../showLetters';
+import type { CurrentMember } from '../signIn/currentMember';
+import { showLetters, type DatedLetter } from '../letters/showLetters';
 import { lettersWaiting, type Waiting } from './sendingState';
 import { forMember } from '../forMember';
 

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { oneLetter } from '../oneLetter';
-import { recordPayment } from '../recordPayment';
+import { oneLetter } from '../letters/oneLetter';
+import { recordPayment } from '../records/recordPayment';
 import { sendLetter } from './sendLetter';
 import { written } from './test/written';
 import { imke } from '../test/imke';

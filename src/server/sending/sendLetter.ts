@@ -9,15 +9,15 @@ import { changedFacts, type ChangedFact, type LetterFacts } from '../../core/wri
 import type { Choices } from '../../core/writing/letter';
 import { proofLetter } from '../../core/writing/proofLetter';
 import { WritingDesk, type FilledLetter } from '../../core/writing/writingDesk';
-import { settleEarlier } from '../../data/repositories/curedLetters';
+import { settleEarlier } from '../../data/repositories/sending/curedLetters';
 import { letterById } from '../../data/repositories/letters';
-import { momentIn } from '../../data/repositories/outgoing';
+import { momentIn } from '../../data/repositories/sending/outgoing';
 import { recordsOfBusiness } from '../../data/repositories/recordsOfBusiness';
 import { scopeFrom, startingRecord, type StartingRecord } from '../../data/repositories/startingRecords';
-import { passagesOfBusiness, templateAtVersion } from '../../data/repositories/templatesOfBusiness';
+import { passagesOfBusiness, templateAtVersion } from '../../data/repositories/templates/templatesOfBusiness';
 import { now } from '../clock';
 import { connection } from '../connection';
-import type { CurrentMember } from '../currentMember';
+import type { CurrentMember } from '../signIn/currentMember';
 import { forMember } from '../forMember';
 
 /** How long a letter can be taken back. */

@@ -1,10 +1,10 @@
 import { randomUUID } from 'node:crypto';
 import type { Database } from '../../data/database';
-import { holdLateLetters } from '../../data/repositories/lateLetters';
-import { claimLetters, type OutgoingLetter } from '../../data/repositories/outgoing';
-import { recogniseDatabase } from '../../data/repositories/ownMark';
-import { endTrouble, takeTrial, tryAllAgain } from '../../data/repositories/sendingTrouble';
-import { dismissWorker, seeWorker } from '../../data/repositories/workers';
+import { holdLateLetters } from '../../data/repositories/sending/lateLetters';
+import { claimLetters, type OutgoingLetter } from '../../data/repositories/sending/outgoing';
+import { recogniseDatabase } from '../../data/repositories/sending/ownMark';
+import { endTrouble, takeTrial, tryAllAgain } from '../../data/repositories/sending/sendingTrouble';
+import { dismissWorker, seeWorker } from '../../data/repositories/sending/workers';
 import type { MailServer } from '../../post/mailConnection';
 import { MailConnections } from '../../post/mailConnections';
 import { now } from '../clock';

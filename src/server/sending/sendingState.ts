@@ -1,8 +1,8 @@
 import { whyWaiting, type SendingState } from '../../core/cures/whyWaiting';
-import { sendingNow, type SendingNow } from '../../data/repositories/sendingState';
-import { tryAllAgain } from '../../data/repositories/sendingTrouble';
+import { sendingNow, type SendingNow } from '../../data/repositories/sending/sendingState';
+import { tryAllAgain } from '../../data/repositories/sending/sendingTrouble';
 import { connection } from '../connection';
-import type { CurrentMember } from '../currentMember';
+import type { CurrentMember } from '../signIn/currentMember';
 import { forMember } from '../forMember';
 
 /** What the pages say of letters that wait; `why` is undefined while they go. */

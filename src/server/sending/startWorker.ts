@@ -1,7 +1,7 @@
 import { openDatabase } from '../../data/database';
 import { readMailServer } from '../../post/mailConnection';
 import { openJobs, TIDY } from '../jobs';
-import { tidySessions } from '../tidySessions';
+import { tidySessions } from '../signIn/tidySessions';
 import { Sender } from './sender';
 
 /**

@@ -1,8 +1,8 @@
-import { takeBack } from '../../data/repositories/outgoing';
+import { takeBack } from '../../data/repositories/sending/outgoing';
 import { now } from '../clock';
 import { connection } from '../connection';
-import type { CurrentMember } from '../currentMember';
-import { oneLetter } from '../oneLetter';
+import type { CurrentMember } from '../signIn/currentMember';
+import { oneLetter } from '../letters/oneLetter';
 import { forMember } from '../forMember';
 
 /** Takes a letter back that has not gone yet. Gives what it is now, and whether that was done; undefined: there is none. */

@@ -2,7 +2,7 @@ import { readMailboxes } from '../../core/addressing/addresses';
 import { imageSources } from '../../core/fill/write/images';
 import { SCHEMA_DEFAULTS } from '../../core/records/defaults';
 import type { Database } from '../../data/database';
-import type { Outcome, OutgoingLetter } from '../../data/repositories/outgoing';
+import type { Outcome, OutgoingLetter } from '../../data/repositories/sending/outgoing';
 import { picturesOfBusiness } from '../../data/repositories/pictures';
 import { compose } from '../../post/compose';
 import type { HandOver } from '../../post/mailConnection';

@@ -1,5 +1,5 @@
 import { stableId } from '../../data/demonstration/stableId';
-import type { CurrentMember } from '../currentMember';
+import type { CurrentMember } from '../signIn/currentMember';
 
 /** The owner of the demonstration business, signed in. */
 export const imke: CurrentMember = {

@@ -1,6 +1,6 @@
 import { object, string } from 'yup';
-import type { CurrentMember } from '../../../server/currentMember';
-import { putOff, takeUpAgain, type Rest } from '../../../server/settleOccasions';
+import type { CurrentMember } from '../../../server/signIn/currentMember';
+import { putOff, takeUpAgain, type Rest } from '../../../server/today/settleOccasions';
 import { asMember } from '../asMember';
 import { readJson } from '../readJson';
 

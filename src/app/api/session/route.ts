@@ -1,6 +1,6 @@
 import { cookies } from 'next/headers';
 import { object, string } from 'yup';
-import { signIn, signOut } from '../../../server/signIn';
+import { signIn, signOut } from '../../../server/signIn/signIn';
 import { answered } from '../answered';
 import { readJson } from '../readJson';
 import { isUnderTls } from '../../ownAddress';

@@ -1,4 +1,4 @@
-import { findTemplates } from '../../../server/findTemplates';
+import { findTemplates } from '../../../server/templates/findTemplates';
 import { asMember } from '../asMember';
 
 /** The keys of the templates that have some words: ?find=words */

@@ -1,4 +1,4 @@
-import { factsForWriting } from '../../../server/factsForWriting';
+import { factsForWriting } from '../../../server/writing/factsForWriting';
 import { readStartingPoint } from '../../startingPoint';
 import { asMember } from '../asMember';
 

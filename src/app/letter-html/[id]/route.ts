@@ -1,6 +1,6 @@
 import { withImagesAt } from '../../../core/fill/write/images';
 import { pictureAddress } from '../../../ui/letter/pictureAddress';
-import { oneLetter } from '../../../server/oneLetter';
+import { oneLetter } from '../../../server/letters/oneLetter';
 import { asMember } from '../../api/asMember';
 
 type Context = { params: Promise<{ id: string }> };

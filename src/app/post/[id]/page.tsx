@@ -1,9 +1,9 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { cache } from 'react';
-import { oneLetter } from '../../../server/oneLetter';
+import { oneLetter } from '../../../server/letters/oneLetter';
 import { whyLetterWaits } from '../../../server/sending/sendingState';
-import { showLetters } from '../../../server/showLetters';
+import { showLetters } from '../../../server/letters/showLetters';
 import { LetterPaper } from '../../../ui/letters/LetterPaper';
 import { requireMember } from '../../session';
 

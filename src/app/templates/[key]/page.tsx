@@ -1,9 +1,9 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { cache } from 'react';
-import { templateInPencil } from '../../../server/templateInPencil';
+import { templateInPencil } from '../../../server/templates/templateInPencil';
 import { printTemplate } from '../../../core/template/text/printTemplate';
-import { wordsFacts } from '../../../server/wordsContext';
+import { wordsFacts } from '../../../server/templates/wordsContext';
 import { TemplateDesk } from '../../../ui/templates/TemplateDesk';
 import { PencilLetter } from '../../../ui/letter/PencilLetter';
 import { requireMember } from '../../session';

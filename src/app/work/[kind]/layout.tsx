@@ -1,6 +1,6 @@
 import { notFound } from 'next/navigation';
 import type { ReactNode } from 'react';
-import { listRecords } from '../../../server/listRecords';
+import { listRecords } from '../../../server/lists/listRecords';
 import { RecordIndex } from '../../../ui/records/RecordIndex';
 import { WorkKinds } from '../../../ui/records/WorkKinds';
 import { PageArea } from '../../../ui/shell/PageArea';

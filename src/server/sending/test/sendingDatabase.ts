@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, beforeEach } from 'vitest';
-import { recogniseDatabase } from '../../../data/repositories/ownMark';
+import { recogniseDatabase } from '../../../data/repositories/sending/ownMark';
 import {
   temporaryDatabase,
   withDemonstration,

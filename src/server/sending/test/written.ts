@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { factsOf } from '../../../core/writing/factsOf';
 import { WritingDesk } from '../../../core/writing/writingDesk';
-import { factsForWriting } from '../../factsForWriting';
+import { factsForWriting } from '../../writing/factsForWriting';
 import { imke } from '../../test/imke';
 import type { LetterToSend } from '../sendLetter';
 

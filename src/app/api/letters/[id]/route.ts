@@ -1,4 +1,4 @@
-import { oneLetter } from '../../../../server/oneLetter';
+import { oneLetter } from '../../../../server/letters/oneLetter';
 import { whyLetterWaits } from '../../../../server/sending/sendingState';
 import { asMember } from '../../asMember';
 

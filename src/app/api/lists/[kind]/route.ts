@@ -1,5 +1,5 @@
 import { isStartingKind } from '../../../../core/records/recordKind';
-import { findRecords, listRecords } from '../../../../server/listRecords';
+import { findRecords, listRecords } from '../../../../server/lists/listRecords';
 import { asMember } from '../../asMember';
 
 type Context = { params: Promise<{ kind: string }> };

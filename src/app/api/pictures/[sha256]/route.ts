@@ -1,4 +1,4 @@
-import { picture } from '../../../../server/picture';
+import { picture } from '../../../../server/records/picture';
 import { asMember } from '../../asMember';
 
 type Context = { params: Promise<{ sha256: string }> };

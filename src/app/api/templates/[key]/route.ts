@@ -1,6 +1,6 @@
 import { object, string } from 'yup';
 import { LONGEST_WORDS } from '../../../../core/template/text/tooLarge';
-import { keepTemplate } from '../../../../server/keepTemplate';
+import { keepTemplate } from '../../../../server/templates/keepTemplate';
 import { keyFrom } from '../../../keyFrom';
 import { asMember } from '../../asMember';
 import { readJson } from '../../readJson';

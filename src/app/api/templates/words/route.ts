@@ -1,5 +1,5 @@
 import { MOST_WORDS } from '../../../../core/contract/writing';
-import { wordsOfTemplates } from '../../../../server/wordsOfTemplates';
+import { wordsOfTemplates } from '../../../../server/templates/wordsOfTemplates';
 import { asMember } from '../../asMember';
 
 /** The words of some templates: ?key=one&key=another. Those that are not there are left out. */

@@ -1,7 +1,7 @@
 import { boolean, number, object, string } from 'yup';
 import { readDay } from '../../../../../core/dates/civil';
 import { LARGEST_SUM } from '../../../../../core/money/currency';
-import { recordPayment, undoPayment, type Recording } from '../../../../../server/recordPayment';
+import { recordPayment, undoPayment, type Recording } from '../../../../../server/records/recordPayment';
 import { keyFrom } from '../../../../keyFrom';
 import { asMember } from '../../../asMember';
 import { readJson } from '../../../readJson';

@@ -1,0 +1,83 @@
+import { QueryTypes } from 'sequelize';
+import { DOCUMENT_SCHEMA } from '../../../core/template/document';
+import type { Template } from '../../../core/template/template';
+import type { Database } from '../../database';
+
+/** What came of keeping a version: its number; or who kept another one meanwhile. */
+export type Keeping =
+  | { result: 'kept'; version: number }
+  | { result: 'overtaken'; version: number; by: string | null; at: Date }
+  | { result: 'gone' }
+  /** it would take a template of everyone's away from the others */
+  | { result: 'refused' };
+
+interface Standing {
+  id: string;
+  owner_id: string | null;
+  version: number;
+  by: string | null;
+  at: Date;
+}
+
+/**
+ * Keeps a template's words as its next version, unless somebody else has kept one since `version`.
+ * @throws UniqueConstraintError when another template has the name
+ */
+export async function keepVersion(
+  { sequelize, models, inTransaction }: Database,
+  { business_id, member_id }: { business_id: string; member_id: string },
+  key: string,
+  version: number,
+  { head, document }: Template,
+): Promise<Keeping> {
+  return inTransaction(async () => {
+    const [standing] = await sequelize.query<Standing>(
+      `select template.id, template.owner_id, template.current_version as version, member.full_name as by, kept.kept_at as at
+       from template
+       join template_version kept on kept.business_id = template.business_id and kept.template_id = template.id
+         and kept.version = template.current_version
+       left join member on member.business_id = kept.business_id and member.id = kept.member_id
+       where template.business_id = $business_id and template.key = $key and template.deleted_at is null
+         and (template.owner_id is null or template.owner_id = $member_id)
+       for update of template`,
+      { bind: { business_id, member_id, key }, type: QueryTypes.SELECT },
+    );
+    if (!standing) return { result: 'gone' };
+    const { id, by, at } = standing;
+    if (standing.version !== version) return { result: 'overtaken', version: standing.version, by, at };
+    // A template of everyone's is nobody's to take away from the others.
+    if (head.mine && standing.owner_id === null) return { result: 'refused' };
+    const next = version + 1;
+    await models.template_version.create({
+      business_id,
+      template_id: id,
+      version: next,
+      head,
+      document,
+      document_schema: DOCUMENT_SCHEMA,
+      member_id,
+      kept_at: new Date(),
+    });
+    await sequelize.query(
+      `update template set current_version = $next, name = $name, starts_from = $starts_from, resting = $resting,
+         owner_id = case when $mine then $member_id::uuid end,
+         group_id = (select id from template_group
+           where business_id = $business_id and lower(template_group.name) = lower($group))
+       where business_id = $business_id and id = $id`,
+      {
+        bind: {
+          business_id,
+          member_id,
+          id,
+          next,
+          name: head.name,
+          group: head.group,
+          starts_from: head.startsFrom,
+          resting: head.resting ?? false,
+          mine: head.mine ?? false,
+        },
+      },
+    );
+    return { result: 'kept', version: next };
+  });
+}

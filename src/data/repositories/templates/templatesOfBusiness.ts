@@ -1,0 +1,149 @@
+import { QueryTypes } from 'sequelize';
+import type { TemplateWords } from '../../../core/fitting/listedTemplate';
+import type { KeptTemplate, Passage } from '../../../core/template/template';
+import type { RowOf } from '../../column';
+import type { Database } from '../../database';
+import type { TEMPLATE_GROUP } from '../../models/template';
+
+type Group = RowOf<typeof TEMPLATE_GROUP>;
+
+/** The groups in their order. */
+export async function groupsOfBusiness({ models }: Database, business_id: string): Promise<Group[]> {
+  const found = await models.template_group.findAll({
+    where: { business_id },
+    order: ['position'],
+    raw: true,
+  });
+  return found as unknown as Group[];
+}
+
+/** What a list shows of a template. */
+export interface TemplateEntry {
+  key: string;
+  group_id: string | null;
+  name: string;
+  startsFrom: string;
+}
+
+/** Templates that a member may see: everyone's and their own, without those in the trash. */
+const VISIBLE = `template.business_id = $business_id and template.deleted_at is null
+  and (template.owner_id is null or template.owner_id = $member_id)`;
+
+const CURRENT = `from template
+  join template_version version on version.business_id = template.business_id
+    and version.template_id = template.id and version.version = template.current_version`;
+
+const WITH_WORDS = `select template.key, version.version, version.head, version.document, template.group_id,
+    to_json(version.kept_at) #>> '{}' as "keptAt"
+  ${CURRENT}`;
+
+/** The templates that a member may see, in their order, without their words. */
+export async function templatesOfBusiness(
+  { sequelize }: Database,
+  business_id: string,
+  member_id: string,
+): Promise<TemplateEntry[]> {
+  return sequelize.query<TemplateEntry>(
+    `select key, group_id, name, starts_from as "startsFrom" from template where ${VISIBLE} order by position, key`,
+    { bind: { business_id, member_id }, type: QueryTypes.SELECT },
+  );
+}
+
+/** One template with its words as they stand now. */
+export async function templateByKey(
+  { sequelize }: Database,
+  business_id: string,
+  member_id: string,
+  key: string,
+): Promise<KeptTemplate | undefined> {
+  const [found] = await sequelize.query<KeptTemplate>(
+    `${WITH_WORDS} where ${VISIBLE} and template.key = $key`,
+    {
+      bind: { business_id, member_id, key },
+      type: QueryTypes.SELECT,
+    },
+  );
+  return found;
+}
+
+/** All templates that a member may see, with their words, in their order. */
+export async function templatesWithWords(
+  { sequelize }: Database,
+  business_id: string,
+  member_id: string,
+): Promise<(TemplateWords & { group_id: string | null })[]> {
+  return sequelize.query(`${WITH_WORDS} where ${VISIBLE} order by template.position, template.key`, {
+    bind: { business_id, member_id },
+    type: QueryTypes.SELECT,
+  });
+}
+
+/** Some templates that a member may see, with their words. */
+export async function templatesByKey(
+  { sequelize }: Database,
+  business_id: string,
+  member_id: string,
+  keys: readonly string[],
+): Promise<TemplateWords[]> {
+  return sequelize.query<TemplateWords>(
+    `select found.key, found.version, found.head, found.document, found."keptAt"
+     from (${WITH_WORDS} where ${VISIBLE} and template.key = any($keys)) found`,
+    { bind: { business_id, member_id, keys }, type: QueryTypes.SELECT },
+  );
+}
+
+/**
+ * Names the list of templates that a member may see as it stands now, with its groups and passages: another one when
+ * anything in it changes.
+ */
+export async function editionOfTemplates(
+  { sequelize }: Database,
+  business_id: string,
+  member_id: string,
+): Promise<string> {
+  const [found] = await sequelize.query<{ edition: string }>(
+    `select md5(concat_ws(';', $business_id::uuid, $member_id::uuid,
+       (select string_agg(concat_ws(',', template.key, version.version, version.kept_at, template.group_id,
+           template.position), ';' order by template.key) ${CURRENT} where ${VISIBLE}),
+       (select string_agg(concat_ws(',', id, key, name, initial, tint, position), ';' order by key)
+          from template_group where business_id = $business_id),
+       (select string_agg(concat_ws(',', name, md5(document::text)), ';' order by name)
+          from passage where business_id = $business_id))) as edition`,
+    { bind: { business_id, member_id }, type: QueryTypes.SELECT },
+  );
+  return found!.edition;
+}
+
+/**
+ * A template that a member may see as it stood in an earlier version, in the trash or not: a letter may be on its way from
+ * it.
+ */
+export async function templateAtVersion(
+  { sequelize }: Database,
+  business_id: string,
+  member_id: string,
+  key: string,
+  version: number,
+): Promise<(KeptTemplate & { id: string }) | undefined> {
+  const [found] = await sequelize.query<KeptTemplate & { id: string }>(
+    `select template.id, template.key, version.version, version.head, version.document
+     from template
+     join template_version version on version.business_id = template.business_id
+       and version.template_id = template.id and version.version = $version
+     where template.business_id = $business_id and template.key = $key
+       and (template.owner_id is null or template.owner_id = $member_id)`,
+    { bind: { business_id, member_id, key, version }, type: QueryTypes.SELECT },
+  );
+  return found;
+}
+
+/** The passages by name. */
+export async function passagesOfBusiness({ models }: Database, business_id: string): Promise<Passage[]> {
+  const found = await models.passage.findAll({
+    attributes: ['name', 'document'],
+    where: { business_id },
+    order: ['name'],
+    raw: true,
+  });
+  return found as unknown as Passage[];
+}

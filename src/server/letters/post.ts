@@ -1,0 +1,39 @@
+import { lettersOf, type KeptLetter } from '../../data/repositories/letters';
+import { unlessNoPlace } from '../../data/repositories/lists/listPages';
+import { connection } from '../connection';
+import { forMember } from '../forMember';
+import { placeInList, readPlace } from '../lists/placeInList';
+
+/** So many letters come at once. */
+const PAGE = 100;
+
+/** So many that need somebody stand before them. */
+const MOST_THAT_NEED = 100;
+
+export interface PostPage {
+  letters: KeptLetter[];
+  /** asks for what follows; absent at the end */
+  next?: string;
+}
+
+/**
+ * What needs somebody, however old; then what is going, gone, come back and come in, newest first, piece by piece.
+ * @throws NoSuchPlace
+ */
+export const post = forMember(async ({ business_id }, after?: string): Promise<PostPage> => {
+  const place = readPlace(after);
+  const database = connection();
+  const needing = place
+    ? []
+    : await lettersOf(database, business_id, { needsSomebody: true }, MOST_THAT_NEED);
+  const newest = await unlessNoPlace(
+    lettersOf(database, business_id, place ? { after: place.at } : {}, PAGE + 1),
+  );
+  const first = new Set(needing.map(({ id }) => id));
+  const shown = newest.slice(0, PAGE);
+  const last = newest.length > PAGE ? shown.at(-1) : undefined;
+  return {
+    letters: [...needing, ...shown.filter(({ id }) => !first.has(id))],
+    ...(last ? { next: placeInList({ segment: 0, at: last.place }) } : {}),
+  };
+});

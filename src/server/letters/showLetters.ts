@@ -1,0 +1,39 @@
+import { wallClockOf } from '../../core/dates/zone';
+import { formatsOf } from '../../core/fill/formats/formatsOf';
+import { RecordBook } from '../../core/records/recordBook';
+import type { KeptLetter } from '../../data/repositories/letters';
+import { recordsOfBusiness } from '../../data/repositories/recordsOfBusiness';
+import { now } from '../clock';
+import { connection } from '../connection';
+import type { CurrentMember } from '../signIn/currentMember';
+import { forMember } from '../forMember';
+
+export type DatedLetter = Omit<KeptLetter, 'at' | 'events' | 'html' | 'notes' | 'place'> & {
+  /** in the business's form: "today at 09:30", "3 October" */
+  day: string;
+  at: string;
+  hasHtml: boolean;
+  events: { kind: string; at: string; day: string; detail: string | null }[];
+};
+
+/** Letters with their moments in the business's form. */
+export const showLetters = forMember(
+  async ({ business_id }: CurrentMember, letters: readonly KeptLetter[]): Promise<DatedLetter[]> => {
+    if (letters.length === 0) return [];
+    const records = await recordsOfBusiness(connection(), business_id, { clients: [] });
+    const book = new RecordBook(records!, now());
+    const formats = formatsOf(book);
+    const dayOf = (moment: number) => {
+      const { day } = wallClockOf(moment, book.zone);
+      if (book.today - day < 2) return `${formats.fromNow(day, book.today)} at ${formats.time(moment)}`;
+      return formats.date(day, book.today - day < 300 ? 'day and month' : 'date');
+    };
+    return letters.map(({ at, events, html, notes: _, place: __, ...letter }) => ({
+      ...letter,
+      at: at.toISOString(),
+      day: dayOf(at.getTime()),
+      hasHtml: html !== null,
+      events: events.map((event) => ({ ...event, day: dayOf(Date.parse(event.at)) })),
+    }));
+  },
+);

@@ -1,0 +1,55 @@
+import { recordView, type RecordView } from '../../core/describe/recordView';
+import { isoOf } from '../../core/dates/civil';
+import { decimalString, minorDigits } from '../../core/money/currency';
+import { SCHEMA_DEFAULTS } from '../../core/records/defaults';
+import { RecordBook } from '../../core/records/recordBook';
+import type { StartingPoint } from '../../core/records/which/situation';
+import { lettersOf, type KeptLetter, type LetterFilter } from '../../data/repositories/letters';
+import { recordsOfBusiness } from '../../data/repositories/recordsOfBusiness';
+import { scopeFrom, startingRecord } from '../../data/repositories/startingRecords';
+import { now } from '../clock';
+import { connection } from '../connection';
+import type { CurrentMember } from '../signIn/currentMember';
+import { forMember } from '../forMember';
+
+export interface RecordPage {
+  view: RecordView;
+  letters: KeptLetter[];
+  /** an invoice that something may still be paid on */
+  payable?: { version: number; currency: string; open: string; today: string };
+}
+
+/** So many letters stand on a record's page; the others are in Post. */
+const MOST_LETTERS = 50;
+
+/** A record with its facts and its letters. Undefined: there is no such record. */
+export const recordPage = forMember(
+  async ({ business_id }: CurrentMember, start: StartingPoint): Promise<RecordPage | undefined> => {
+    const database = connection();
+    const record = await startingRecord(database, business_id, start);
+    if (!record) return undefined;
+    const filter: LetterFilter =
+      start.kind === 'client' ? { client_id: record.id } : { about: { kind: start.kind, id: record.id } };
+    const [records, letters] = await Promise.all([
+      recordsOfBusiness(database, business_id, scopeFrom(start, record)),
+      lettersOf(database, business_id, filter, MOST_LETTERS),
+    ]);
+    const book = new RecordBook(records!, now());
+    const view = recordView(book, start);
+    if (!view) return undefined;
+    const payable = start.kind === 'invoice' ? payableOf(book, start.key, record.version) : undefined;
+    return { view, letters, ...(payable ? { payable } : {}) };
+  },
+);
+
+function payableOf(book: RecordBook, key: string, version: number): RecordPage['payable'] {
+  const { isUnpaid, balance } = book.sumsOf(book.invoices.get(key)!);
+  if (!isUnpaid) return undefined;
+  const { currency = SCHEMA_DEFAULTS.currency } = book.business;
+  return {
+    version,
+    currency,
+    open: decimalString(balance, minorDigits(currency)),
+    today: isoOf(book.today),
+  };
+}

@@ -1,0 +1,53 @@
+import { UniqueConstraintError } from 'sequelize';
+import type { Problem } from '../../core/problems/problem';
+import type { Template } from '../../core/template/template';
+import { headPlace, type WordsReading } from '../../core/writing/readTemplateWords';
+import { keepVersion, type Keeping } from '../../data/repositories/templates/templateVersions';
+import { templateByKey } from '../../data/repositories/templates/templatesOfBusiness';
+import { connection } from '../connection';
+import type { CurrentMember } from '../signIn/currentMember';
+import { forMember } from '../forMember';
+import { wordsFacts } from './wordsContext';
+import { readWords, TooSlow } from './wordsReader';
+
+/**
+ * Keeps a template's words, in their text form, as a new version.
+ * @param version the one they were written from: a later writer is told when it is no longer the last
+ */
+export async function keepTemplate(
+  member: CurrentMember,
+  key: string,
+  version: number,
+  text: string,
+): Promise<Keeping | { result: 'wrong'; problems: Problem[] }> {
+  // Words are only read for whoever may keep them, and on the version that stands.
+  const standing = await standingTemplate(member, key);
+  if (!standing) return { result: 'gone' };
+  const facts = standing.version === version ? await wordsFacts(member) : undefined;
+  const { template, problems } = facts
+    ? await readWords(text, facts).catch(slow)
+    : { template: standing, problems: [] };
+  if (!template) return { result: 'wrong', problems };
+  try {
+    return await keepWords(member, key, version, template);
+  } catch (error) {
+    if (!(error instanceof UniqueConstraintError)) throw error;
+    const message = `There is another template called “${template.head.name}”. Give it a name of its own.`;
+    return { result: 'wrong', problems: [{ ...headPlace(text, 'name'), message }] };
+  }
+}
+
+const standingTemplate = forMember(({ business_id, id }, key: string) =>
+  templateByKey(connection(), business_id, id, key),
+);
+
+/** In a transaction of its own: reading what is kept takes a while, and no connection waits for that. */
+const keepWords = forMember(({ business_id, id }, key: string, version: number, template: Template) =>
+  keepVersion(connection(), { business_id, member_id: id }, key, version, template),
+);
+
+function slow(error: unknown): WordsReading {
+  if (!(error instanceof TooSlow)) throw error;
+  const message = 'These words take too long to read. Make them simpler, or try again in a moment.';
+  return { template: undefined, problems: [{ file: '', line: 1, column: 1, message }] };
+}

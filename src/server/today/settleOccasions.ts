@@ -1,0 +1,37 @@
+import { isoOf } from '../../core/dates/civil';
+import { plusWorkingDays } from '../../core/dates/workingDays';
+import { RecordBook } from '../../core/records/recordBook';
+import { restOccasion, wakeOccasion } from '../../data/repositories/occasionRests';
+import { recordsOfBusiness } from '../../data/repositories/recordsOfBusiness';
+import { now } from '../clock';
+import { connection } from '../connection';
+import type { CurrentMember } from '../signIn/currentMember';
+import { forMember } from '../forMember';
+
+export type Rest = 'next working day' | 'next week' | 'for good';
+
+/** Puts an occasion off, or says that nothing needs to be written. */
+export const putOff = forMember(
+  async ({ business_id, id }: CurrentMember, occasion: string, rest: Rest): Promise<void> => {
+    const records = await recordsOfBusiness(connection(), business_id, { clients: [] });
+    const book = new RecordBook(records!, now());
+    const until = {
+      'next working day': plusWorkingDays(book.today, 1, book.workingDays) ?? book.today + 1,
+      'next week': book.today + 7,
+      'for good': undefined,
+    }[rest];
+    await restOccasion(
+      connection(),
+      { business_id, member_id: id },
+      occasion,
+      until === undefined ? null : isoOf(until),
+    );
+  },
+);
+
+/** Undoes it. */
+export const takeUpAgain = forMember(
+  async ({ business_id }: CurrentMember, occasion: string): Promise<void> => {
+    await wakeOccasion(connection(), business_id, occasion);
+  },
+);

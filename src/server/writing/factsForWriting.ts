@@ -1,0 +1,59 @@
+import type { LetterFacts } from '../../core/contract/writing';
+import { countriesOf } from '../../core/fill/formats/phones/countriesOf';
+import type { StartingPoint } from '../../core/records/which/situation';
+import { beginsWith } from '../../core/writing/beginsWith';
+import { WritingDesk } from '../../core/writing/writingDesk';
+import { pastLetters } from '../../data/repositories/pastLetters';
+import { recordsOfBusiness } from '../../data/repositories/recordsOfBusiness';
+import { scopeFrom, startingRecord } from '../../data/repositories/startingRecords';
+import { editionOfTemplates } from '../../data/repositories/templates/templatesOfBusiness';
+import { now } from '../clock';
+import { connection } from '../connection';
+import type { CurrentMember } from '../signIn/currentMember';
+import { templateList } from '../templates/templateList';
+import { forMember } from '../forMember';
+
+interface Asked {
+  /** the template to begin with, by its key; absent: the likeliest */
+  template?: string | undefined;
+  /** the list of templates that the device has */
+  edition?: string | undefined;
+}
+
+/**
+ * What a letter is written from: one client's records, and the templates where the device does not have them. Their words
+ * do not come along, but for those the letter begins with.
+ * @returns undefined: there is no such record
+ */
+export const factsForWriting = forMember(
+  async (
+    member: CurrentMember,
+    start: StartingPoint,
+    asked: Asked = {},
+  ): Promise<LetterFacts | undefined> => {
+    const { business_id, id, key } = member;
+    const database = connection();
+    const record = await startingRecord(database, business_id, start);
+    if (!record) return undefined;
+    const scope = scopeFrom(start, record);
+    const [records, letters, edition] = await Promise.all([
+      recordsOfBusiness(database, business_id, scope),
+      pastLetters(database, business_id, id, scope),
+      editionOfTemplates(database, business_id, id),
+    ]);
+    const facts = {
+      records: records!,
+      now: now(),
+      member: key,
+      business: business_id,
+      letters,
+      phones: countriesOf(records!),
+      edition,
+    };
+    if (edition === asked.edition) return facts;
+    const { list, withWords } = await templateList(member);
+    const desk = new WritingDesk({ ...facts, ...list });
+    const first = beginsWith(desk, start, letters, asked.template);
+    return { ...facts, list, words: withWords.filter((template) => template.key === first) };
+  },
+);

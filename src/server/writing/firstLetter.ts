@@ -1,0 +1,55 @@
+import type { Addressing } from '../../core/addressing/addressingOf';
+import type { LetterFacts } from '../../core/contract/writing';
+import type { CopyDocument } from '../../core/fairCopy/copyDocument';
+import { nameRecipient, type RecordName } from '../../core/describe/nameRecord';
+import { nameStart } from '../../core/describe/nameStart';
+import type { StartingPoint } from '../../core/records/which/situation';
+import { beginsWith } from '../../core/writing/beginsWith';
+import { proofLetter } from '../../core/writing/proofLetter';
+import { WritingDesk } from '../../core/writing/writingDesk';
+import type { CurrentMember } from '../signIn/currentMember';
+import { factsForWriting } from './factsForWriting';
+import { forMember } from '../forMember';
+
+/** A letter as it is read before the page that it is written on has come. */
+export interface FirstLetter {
+  document: CopyDocument;
+  addressing: Addressing;
+  recipients: RecordName[];
+  /** whom one writes to, and from what */
+  name: string;
+  from: string;
+}
+
+/**
+ * What a letter is written from, with the letter itself where its template's words came along. Undefined: there is no such
+ * record.
+ */
+export const firstLetter = forMember(
+  async (
+    member: CurrentMember,
+    start: StartingPoint,
+    asked: { template?: string | undefined; edition?: string | undefined },
+  ): Promise<{ facts: LetterFacts; letter?: FirstLetter } | undefined> => {
+    const facts = await factsForWriting(member, start, asked);
+    if (!facts) return undefined;
+    const { list, words = [], letters } = facts;
+    if (!list) return { facts };
+    const desk = new WritingDesk({ ...facts, ...list });
+    for (const template of words) desk.bring(template);
+    const template = beginsWith(desk, start, letters, asked.template);
+    const filled = template === undefined ? undefined : desk.fill(start, { template, answers: {} });
+    if (!filled) return { facts };
+    const { document, situation } = filled;
+    return {
+      facts,
+      letter: {
+        document,
+        addressing: proofLetter(document, filled).addressing,
+        recipients: situation.recipients.map(({ record }) => nameRecipient(record)),
+        name: situation.client?.record.name ?? situation.client?.record.email ?? 'somebody',
+        from: nameStart(situation),
+      },
+    };
+  },
+);
