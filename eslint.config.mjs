@@ -2,7 +2,18 @@ import reactHooks from 'eslint-plugin-react-hooks';
 import tseslint from 'typescript-eslint';
 
 export default tseslint.config(
-  { ignores: ['node_modules/', '.next/', '.test/', '.data/', '.bench/', '.chaos/', 'next-env.d.ts'] },
+  {
+    ignores: [
+      'node_modules/',
+      '.next/',
+      '.test/',
+      '.data/',
+      '.bench/',
+      '.bench-kept/',
+      '.chaos/',
+      'next-env.d.ts',
+    ],
+  },
   ...tseslint.configs.strict,
   {
     rules: {

@@ -1,7 +1,7 @@
 #!/usr/bin/env node
 // npm run bench: a business of 5,000 clients and some 600 templates, its pages on the server and the writing page in a
 // browser. npm run bench -- fill: the filling core beside template libraries. npm run bench -- hostile: texts that a
-// reader could be slow on; -- sending: the worker beside a kept connection; -- spam: a filter. Prints what it measured; nothing passes or
+// reader could be slow on; -- pages [clients]: every page on the server, in a small and in a large business; -- sending: the worker beside a kept connection; -- spam: a filter. Prints what it measured; nothing passes or
 // fails here.
 import { readFile, rm } from 'node:fs/promises';
 import path from 'node:path';
@@ -23,12 +23,14 @@ import { measureSlowPhone } from './slowPhone.mjs';
 import { measureWriting } from './writing.mjs';
 
 const DATA_DIR = path.join(ROOT, '.bench');
+/** A large business is made once and kept for the next run. */
+const KEPT_DIR = path.join(ROOT, '.bench-kept');
 const NOW = '2026-11-25T09:00:00Z';
 const cleanUps = [];
 
 const [what, ...names] = process.argv.slice(2);
 
-const WHAT = { fill: filling, hostile, sending, spam };
+const WHAT = { fill: filling, hostile, pages, sending, spam };
 
 await saying(async () => {
   try {
@@ -47,6 +49,23 @@ async function hostile() {
 async function spam() {
   await ensurePackages();
   console.log(await measureSpam(path.join(DATA_DIR, 'letters')));
+}
+
+/** What each page costs on the server in a business of 1,000 clients and in a large one. */
+async function pages() {
+  const { url, ownerUrl } = await database(KEPT_DIR);
+  const environment = {
+    ...process.env,
+    DATABASE_URL: url,
+    FAIRQUILL_NOW: NOW,
+    FAIRQUILL_DEMONSTRATION: 'yes',
+  };
+  await prepareDatabase(environment, '--demonstration', ownerUrl);
+  const [clients = '100000'] = names;
+  await run([await bundle('bench/pages.ts'), clients, '620'], {
+    ...environment,
+    DATABASE_OWNER_URL: ownerUrl,
+  });
 }
 
 async function sending() {
@@ -74,10 +93,10 @@ async function sending() {
   await run([await bundle('bench/sending/sending.ts'), recorder, String(smtp)], environment);
 }
 
-async function database() {
-  cleanUps.push(await holdDataFolder(DATA_DIR));
+async function database(folder = DATA_DIR) {
+  cleanUps.push(await holdDataFolder(folder));
   await ensurePackages();
-  const postgres = await startPostgres(DATA_DIR);
+  const postgres = await startPostgres(folder);
   cleanUps.push(postgres.stop);
   return postgres;
 }
