@@ -10,9 +10,10 @@ create function search_words(texts text) returns text language sql immutable par
         where dashed[1] !~ '^\d+[.:]\d+$'),
       (select string_agg(regexp_replace(number[1], '\D', '', 'g'), ' ')
         from regexp_matches(whole, '(\+?\d[\d ()-]{5,20}\d)', 'g') number)) || ' '
-  from (select folded(texts) as whole) read,
+  -- Each is worked out once (offset 0): taken into one another they would be worked out wherever they are named.
+  from (select folded(texts) as whole offset 0) read,
     lateral (select btrim(regexp_replace(regexp_replace(regexp_replace(whole,
-      '(^|\s)[^[:alnum:]\s]+', '\1', 'g'), '[^[:alnum:]\s]+(\s|$)', '\1', 'g'), '\s+', ' ', 'g')) as bare) edged
+      '(^|\s)[^[:alnum:]\s]+', '\1', 'g'), '[^[:alnum:]\s]+(\s|$)', '\1', 'g'), '\s+', ' ', 'g')) as bare offset 0) edged
 $$;
 
 create table record_words (

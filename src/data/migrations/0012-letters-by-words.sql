@@ -32,8 +32,8 @@ create view letters_in_words with (security_invoker = true) as
   left join client on client.business_id = message.business_id and client.id = message.client_id,
   lateral (select search_words(left(concat_ws(' ', subject, client.name, from_name, from_address,
       (select string_agg(one.name || ' ' || one.address, ' ') from message_recipient one
-        where one.business_id = message.business_id and one.message_id = message.id), text), 400000)) as whole) read,
-  lateral (select read.whole || regexp_replace(read.whole, '[^[:alnum:] ]+', ' ', 'g') as words) said
+        where one.business_id = message.business_id and one.message_id = message.id), text), 400000)) as whole offset 0) read,
+  lateral (select read.whole || regexp_replace(read.whole, '[^[:alnum:] ]+', ' ', 'g') as words offset 0) said
   where message.status <> 'draft';
 
 create function say_letters_again(which uuid[]) returns void language sql as $$
