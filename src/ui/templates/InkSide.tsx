@@ -4,6 +4,8 @@ import { useDeferredValue, useEffect, useId, useRef, useState } from 'react';
 import { createPortal } from 'react-dom';
 import Form from 'react-bootstrap/Form';
 import type { StartingKind } from '../../core/records/recordKind';
+import { withArticle } from '../../core/fill/formats/article';
+import { bookingWords } from '../../core/records/bookingWords';
 import { marginGroups } from '../../core/writing/marginGroups';
 import { marginOf } from '../../core/writing/marginOf';
 import { WritingDesk, type FilledLetter } from '../../core/writing/writingDesk';
@@ -32,6 +34,7 @@ export function InkSide({ templateKey, startsFrom, text, facts }: Props) {
   const find = useDeferredValue(wanted);
   const page = useRef<HTMLDivElement>(null);
   const [findId, listId] = [useId(), useId()];
+  const called = startsFrom === 'booking' ? bookingWords(facts.business.booking_label).booking : startsFrom;
 
   useEffect(() => {
     let latest = true;
@@ -68,7 +71,7 @@ export function InkSide({ templateKey, startsFrom, text, facts }: Props) {
         <Form.Control
           id={findId}
           type="search"
-          placeholder={`Find ${/^[aeiou]/.test(startsFrom) ? 'an' : 'a'} ${startsFrom}`}
+          placeholder={`Find ${withArticle(called)}`}
           value={wanted}
           onChange={(event) => setWanted(event.target.value)}
         />
@@ -78,9 +81,9 @@ export function InkSide({ templateKey, startsFrom, text, facts }: Props) {
           value={start ?? ''}
           onChange={(event) => setStart(event.target.value)}
         >
-          {starts?.map(({ key, name, note }) => (
+          {starts?.map(({ key, name, day, note }) => (
             <option key={key} value={key}>
-              {name}, {note}
+              {[name, day, note].filter(Boolean).join(', ')}
             </option>
           ))}
         </Form.Select>
