@@ -101,3 +101,5 @@ end $$;
 
 -- What was searched letter by letter.
 alter table message drop column searched;
+
+create index message_about_enquiry on message (business_id, enquiry_id, at desc) where enquiry_id is not null;
