@@ -55,11 +55,12 @@ export function fittingTemplates(
   const { start, sender, book } = situation;
   // Another record of the kind may have been taken instead.
   const record = situation[start.kind]?.record.key ?? start.key;
+  const lettersFrom = byTemplate(letters);
   const scored: { fit: Fit; score: number; fits: boolean }[] = [];
   for (const template of templates) {
     const { key, head } = template;
     if (head.resting || head.kind === 'text' || !canStart(head.startsFrom, situation)) continue;
-    const own = letters.filter((letter) => letter.template === key);
+    const own = lettersFrom.get(key) ?? [];
     const sent = own.findLast(({ about }) => about.kind === start.kind && about.key === record);
     const used = own.filter(({ member }) => member === sender.key).length;
     const sameStart = head.startsFrom === start.kind;
@@ -88,6 +89,26 @@ export function fittingTemplates(
     fitting: scored.filter(({ fits }) => fits).map(({ fit }) => fit),
     others: new Map(scored.filter(({ fits }) => !fits).map(({ fit }) => [fit.key, fit])),
   };
+}
+
+const grouped = new WeakMap<
+  readonly PastLetter[],
+  { count: number; groups: ReadonlyMap<string, PastLetter[]> }
+>();
+
+/** The letters by the template they are from; of the same letters it is asked for again and again. */
+function byTemplate(letters: readonly PastLetter[]): ReadonlyMap<string, PastLetter[]> {
+  let found = grouped.get(letters);
+  if (found?.count !== letters.length) {
+    const groups = new Map<string, PastLetter[]>();
+    for (const letter of letters) {
+      const group = groups.get(letter.template);
+      if (group) group.push(letter);
+      else groups.set(letter.template, [letter]);
+    }
+    grouped.set(letters, (found = { count: letters.length, groups }));
+  }
+  return found.groups;
 }
 
 /** What a template's own head says, else what its words tell. */

@@ -1,7 +1,7 @@
 import type { PastLetter } from '../fitting/fittingTemplates';
 import type { RecordBook } from '../records/recordBook';
 import { OCCASION_DEFAULTS, type Occasion, type OccasionRule, type OccasionSettings } from './occasion';
-import { PastLetters } from './pastLetters';
+import { pastLettersOf } from './pastLetters';
 import { enquiryWaiting } from './rules/enquiryWaiting';
 import { instalmentDue } from './rules/instalmentDue';
 import { invoiceOverdue } from './rules/invoiceOverdue';
@@ -28,7 +28,7 @@ export function occasionsOf(
   letters: readonly PastLetter[],
   settings: OccasionSettings = OCCASION_DEFAULTS,
 ): Occasion[] {
-  const past = new PastLetters(letters, book);
+  const past = pastLettersOf(letters, book);
   const found = RULES.flatMap((rule) => rule(book, past, settings)).sort((a, b) => a.rank - b.rank);
   const taken = new Set<string>();
   return found.filter(({ start }) => {

@@ -3,6 +3,16 @@ import { dayAt, readMoment } from '../dates/zone';
 import type { PastLetter } from '../fitting/fittingTemplates';
 import type { RecordBook } from '../records/recordBook';
 
+const known = new WeakMap<readonly PastLetter[], { book: RecordBook; count: number; past: PastLetters }>();
+
+/** The same for the same letters and records: it is asked for with every occasion. */
+export function pastLettersOf(letters: readonly PastLetter[], book: RecordBook): PastLetters {
+  let found = known.get(letters);
+  if (found?.book !== book || found.count !== letters.length)
+    known.set(letters, (found = { book, count: letters.length, past: new PastLetters(letters, book) }));
+  return found.past;
+}
+
 /** What was written before, by the record it was written about. */
 export class PastLetters {
   private readonly about = new Map<string, { day: Day; template: string }[]>();

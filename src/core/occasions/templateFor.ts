@@ -1,7 +1,7 @@
 import type { PastLetter } from '../fitting/fittingTemplates';
 import type { WritingDesk } from '../writing/writingDesk';
 import type { Occasion } from './occasion';
-import { PastLetters } from './pastLetters';
+import { pastLettersOf } from './pastLetters';
 
 /**
  * The template that an occasion is written with: of those of its act that fit and have not been sent since it began, the
@@ -19,7 +19,7 @@ export function templateFor(
     ({ head }) => head.action?.act === act && head.startsFrom === start.kind && !head.resting,
   );
   if (own.length === 0) return desk.fitting(situation, letters).fitting[0]?.key;
-  const sent = new PastLetters(letters, desk.book).templatesSince(start.kind, start.key, since);
+  const sent = pastLettersOf(letters, desk.book).templatesSince(start.kind, start.key, since);
   const fits = new Set(desk.fitting(situation, letters, own).fitting.map(({ key }) => key));
   const open = own.filter(({ key }) => fits.has(key) && !sent.has(key));
   // The owner's own order; one in a language that the client reads before the others.
