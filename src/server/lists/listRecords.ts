@@ -18,6 +18,8 @@ import { placeInList, readPlace } from './placeInList';
 
 /** So many rows come at once. */
 const PAGE = 100;
+/** So many words are looked for. */
+const MOST_WORDS = 12;
 
 /**
  * A page of the list of a kind of records: from its beginning, or what follows a place in it.
@@ -37,7 +39,7 @@ export const listRecords = forMember(
 export const findRecords = forMember(
   async ({ business_id }, kind: StartingKind, find: string): Promise<ListPage> => {
     const book = await businessBook(business_id);
-    const wanted = searchWays(find, formatsOf(book).settings.home);
+    const wanted = searchWays(find, formatsOf(book).settings.home).slice(0, MOST_WORDS);
     const found = await foundRecords(connection(), kind, wanted);
     const { rows } = await rowsOf(business_id, kind, { among: found.slice(0, MOST_FOUND), most: MOST_FOUND });
     const entries = entriesIn(book, kind, rows);
