@@ -60,7 +60,7 @@ async function pages() {
     FAIRQUILL_NOW: NOW,
     FAIRQUILL_DEMONSTRATION: 'yes',
   };
-  await prepareDatabase(environment, '--demonstration', ownerUrl);
+  await prepareDatabase(environment, '--demonstration-if-empty', ownerUrl);
   const [clients = '100000'] = names;
   await run([await bundle('bench/pages.ts'), clients, '620'], {
     ...environment,
