@@ -7,8 +7,8 @@ const INSIDE = /[^\p{L}\p{N}]+/u;
 const SPACED_DIGITS = /\+?\d[\d ()-]{5,20}\d/g;
 const NUMBER_FROM_ABROAD = /^\s*\+\d[\d ()-]{4,30}$/;
 /** A few digits are a day, a time, a count: whole words. More may be a piece of a number. */
-const FEW_DIGITS = 2;
-const LONG_NUMBER = 5;
+export const FEW_DIGITS = 2;
+export const LONG_NUMBER = 5;
 
 /**
  * A text made ready to be searched, once: its words folded, each between spaces, and what is written with a dash or a

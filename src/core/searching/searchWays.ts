@@ -1,6 +1,7 @@
 import { getCountryCallingCode, type CountryCode } from 'libphonenumber-js/core';
 import { countries } from '#phone-countries';
-import { wordsWanted } from './finder';
+import { countryOf } from '../fill/formats/address';
+import { FEW_DIGITS, LONG_NUMBER, wordsWanted } from './finder';
 import { foldText } from './foldText';
 
 /** One way in which a word may stand in words made ready to be searched: a pattern of SQL's LIKE, and a regular expression. */
@@ -9,8 +10,6 @@ export interface SearchWay {
   match?: string;
 }
 
-/** A few digits are a day, a time, a count: whole words. */
-const FEW_DIGITS = 2;
 /** So few letters are looked for where words begin. */
 const FEW_LETTERS = 2;
 /** So many digits may be a telephone number. */
@@ -33,7 +32,9 @@ export function searchForms(search: string, home: string): string[][] {
   return wordsWanted(search).flatMap((word) => {
     const forms = formsOf(word, home).flatMap((form) => {
       const pieces = form.match(/[\p{L}\p{N}]+/gu) ?? [];
-      const lexemes = pieces.map((piece) => (/^\d{1,2}$/.test(piece) ? piece : `${piece}:*`));
+      const lexemes = pieces.map((piece) =>
+        isNumber(piece) && piece.length <= FEW_DIGITS ? piece : `${piece}:*`,
+      );
       return lexemes.length ? [lexemes.join(' & ')] : [];
     });
     return forms.length ? [forms] : [];
@@ -41,13 +42,17 @@ export function searchForms(search: string, home: string): string[][] {
 }
 
 function wayOf(form: string): SearchWay {
-  if (!/^\d+$/.test(form)) {
+  if (!isNumber(form)) {
     const like = form.replace(/[\\%_]/g, '\\$&');
     return { like: form.length > FEW_LETTERS ? `%${like}%` : `% ${like}%` };
   }
   if (form.length <= FEW_DIGITS) return { like: `% ${form} %` };
   // A whole word, or a piece of a long one.
-  return { like: `%${form}%`, match: `(^| )(${form}( |$)|(?=[^ ]{5})[^ ]*${form})` };
+  return { like: `%${form}%`, match: `(^| )(${form}( |$)|(?=[^ ]{${LONG_NUMBER}})[^ ]*${form})` };
+}
+
+function isNumber(word: string): boolean {
+  return /^\d+$/.test(word);
 }
 
 function formsOf(word: string, home: string): string[] {
@@ -56,14 +61,13 @@ function formsOf(word: string, home: string): string[] {
   if (!/^\d+:\d+$/.test(word) && joined) forms.add(joined);
   const english = inEnglish(word, home);
   if (english) forms.add(english);
-  if (/^\d+$/.test(joined) && joined.length >= TELEPHONE) forms.add(withoutCountry(joined, home));
+  if (isNumber(joined) && joined.length >= TELEPHONE) forms.add(withoutCountry(joined, home));
   return [...forms];
 }
 
 /** "01632960136" and "441632960136" as what they have in common. */
 function withoutCountry(digits: string, home: string): string {
-  const region = new Intl.Locale(home).maximize().region as CountryCode;
-  const code = getCountryCallingCode(region, countries);
+  const code = getCountryCallingCode(countryOf(home) as CountryCode, countries);
   return digits.replace(new RegExp(`^(?:00${code}|${code}|0)`), '');
 }
 

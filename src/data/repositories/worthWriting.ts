@@ -1,11 +1,10 @@
 import { QueryTypes } from 'sequelize';
 import type { Database } from '../database';
+import { OPEN_INVOICE } from './lists/recordLists';
 import type { RecordScope } from './recordsOfBusiness';
 
 /** No more occasions of a kind are looked into: nobody writes so many letters in a day. */
 const MOST = 60;
-
-const OPEN = `invoice.status = 'sent' and invoice.total > invoice.paid`;
 
 /**
  * Whose records hold something worth writing about now, looked for only where core/occasions/rules could find it: visits
@@ -25,15 +24,15 @@ export async function scopeWorthWriting(
      (select client_id, id from enquiry where business_id = $business_id and status = 'waiting'
       order by received_at limit ${MOST})
      union all
-     (select client_id, null from invoice where business_id = $business_id and ${OPEN} and due_on <= $day::date
+     (select client_id, null from invoice where business_id = $business_id and ${OPEN_INVOICE} and due_on <= $day::date
       order by due_on limit ${2 * MOST})
      union all
-     (select client_id, null from invoice where business_id = $business_id and ${OPEN} and issued_on > $day::date - 20
+     (select client_id, null from invoice where business_id = $business_id and ${OPEN_INVOICE} and issued_on > $day::date - 20
       order by issued_on desc limit ${MOST})
      union all
      (select client_id, null from instalment
       join invoice on invoice.business_id = instalment.business_id and invoice.id = instalment.invoice_id
-      where instalment.business_id = $business_id and ${OPEN} and instalment.due_on between $day::date - 2 and $day::date + 7
+      where instalment.business_id = $business_id and ${OPEN_INVOICE} and instalment.due_on between $day::date - 2 and $day::date + 7
       order by instalment.due_on limit ${MOST})
      union all
      (select client_id, null from payment

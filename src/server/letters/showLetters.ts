@@ -1,10 +1,7 @@
 import { wallClockOf } from '../../core/dates/zone';
 import { formatsOf } from '../../core/fill/formats/formatsOf';
-import { RecordBook } from '../../core/records/recordBook';
 import type { KeptLetter } from '../../data/repositories/letters';
-import { recordsOfBusiness } from '../../data/repositories/recordsOfBusiness';
-import { now } from '../clock';
-import { connection } from '../connection';
+import { businessBook } from '../businessBook';
 import type { CurrentMember } from '../signIn/currentMember';
 import { forMember } from '../forMember';
 
@@ -20,8 +17,7 @@ export type DatedLetter = Omit<KeptLetter, 'at' | 'events' | 'html' | 'notes' | 
 export const showLetters = forMember(
   async ({ business_id }: CurrentMember, letters: readonly KeptLetter[]): Promise<DatedLetter[]> => {
     if (letters.length === 0) return [];
-    const records = await recordsOfBusiness(connection(), business_id, { clients: [] });
-    const book = new RecordBook(records!, now());
+    const book = await businessBook(business_id);
     const formats = formatsOf(book);
     const dayOf = (moment: number) => {
       const { day } = wallClockOf(moment, book.zone);

@@ -4,13 +4,13 @@ import { wallClockOf } from '../../core/dates/zone';
 import { capital } from '../../core/describe/capital';
 import type { Formats } from '../../core/fill/formats/formats';
 import { formatsOf } from '../../core/fill/formats/formatsOf';
-import { RecordBook } from '../../core/records/recordBook';
+import type { RecordBook } from '../../core/records/recordBook';
 import type { StartingKind } from '../../core/records/recordKind';
 import { hasWords, searchable, wordsWanted } from '../../core/searching/finder';
 import { searchWays } from '../../core/searching/searchWays';
 import { foundRecords, listPage, MOST_FOUND, type ListPlace } from '../../data/repositories/lists/listPages';
 import { RECORD_LISTS, type ListRows } from '../../data/repositories/lists/recordLists';
-import { recordsOfBusiness } from '../../data/repositories/recordsOfBusiness';
+import { businessBook } from '../businessBook';
 import { now } from '../clock';
 import { connection } from '../connection';
 import { forMember } from '../forMember';
@@ -58,11 +58,6 @@ function rowsOf(
 ) {
   const bind = kind === 'booking' ? { now: new Date(now()) } : {};
   return listPage<ListRows[typeof kind]>(connection(), business_id, RECORD_LISTS[kind], { ...asked, bind });
-}
-
-/** The business without its clients: how dates and sums are written. */
-async function businessBook(business_id: string): Promise<RecordBook> {
-  return new RecordBook((await recordsOfBusiness(connection(), business_id, { clients: [] }))!, now());
 }
 
 function entriesIn(book: RecordBook, kind: StartingKind, rows: readonly object[]): ListEntry[] {

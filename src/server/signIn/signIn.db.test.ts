@@ -1,26 +1,12 @@
-import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
-import {
-  temporaryDatabase,
-  withDemonstration,
-  type TemporaryDatabase,
-} from '../../data/test/temporaryDatabase';
-import { connection } from '../connection';
+import { beforeEach, describe, expect, it } from 'vitest';
+import { demonstrationDatabase } from '../test/demonstrationDatabase';
 import { currentMember } from './currentMember';
 import { changeSettings } from '../settings';
 import { signIn, signOut } from './signIn';
 import { tidySessions } from './tidySessions';
 
-let database: TemporaryDatabase;
-beforeAll(async () => {
-  database = await temporaryDatabase();
-  process.env.DATABASE_URL = database.url;
-  await withDemonstration(database);
-});
-beforeEach(() => database.sequelize.query('delete from sign_in_attempt'));
-afterAll(async () => {
-  await connection().close();
-  await database.drop();
-});
+const ground = demonstrationDatabase();
+beforeEach(() => ground.database.sequelize.query('delete from sign_in_attempt'));
 
 const imke = ['imke@larkfield.example', 'larkfield-imke'] as const;
 
@@ -71,7 +57,7 @@ describe('signing in', () => {
 
   it('keeps no token that could be read from the database', async () => {
     const secret = await token();
-    const rows = (await database.models.session.findAll({ raw: true })) as unknown as {
+    const rows = (await ground.database.models.session.findAll({ raw: true })) as unknown as {
       token_hash: string;
     }[];
     expect(rows.some(({ token_hash }) => token_hash === secret)).toBe(false);
@@ -87,22 +73,22 @@ describe('a session', () => {
 
   it('ends by its time, and is tidied away a week later', async () => {
     const secret = await token();
-    await database.sequelize.query(
+    await ground.database.sequelize.query(
       "update session set created_at = now() - interval '40 days', expires_at = now() - interval '8 days'",
     );
     expect(await currentMember(secret)).toBeUndefined();
-    await tidySessions(database);
-    expect(await database.models.session.count()).toBe(0);
+    await tidySessions(ground.database);
+    expect(await ground.database.models.session.count()).toBe(0);
   });
 
   it('ends when it is not used for longer than the business lets pass', async () => {
     const secret = await token();
     const away = (days: number) =>
-      database.sequelize.query(`update session set seen_at = now() - interval '${days} days'`);
+      ground.database.sequelize.query(`update session set seen_at = now() - interval '${days} days'`);
     await away(13);
     expect(await currentMember(secret)).toBeDefined();
     // Now it has been used.
-    await database.sequelize.query("update session set seen_at = seen_at - interval '13 days'");
+    await ground.database.sequelize.query("update session set seen_at = seen_at - interval '13 days'");
     expect(await currentMember(secret)).toBeDefined();
     const member = (await currentMember(secret))!;
     await away(15);

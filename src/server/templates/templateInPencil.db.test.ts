@@ -1,26 +1,11 @@
-import { afterAll, beforeAll, expect, it } from 'vitest';
+import { expect, it } from 'vitest';
 import { stableId } from '../../data/demonstration/stableId';
-import {
-  temporaryDatabase,
-  withDemonstration,
-  type TemporaryDatabase,
-} from '../../data/test/temporaryDatabase';
-import { connection } from '../connection';
+import { demonstrationDatabase } from '../test/demonstrationDatabase';
 import { templateInPencil } from './templateInPencil';
 import { templatesByGroup } from './templatesByGroup';
 import { imke } from '../test/imke';
 
-let database: TemporaryDatabase;
-
-beforeAll(async () => {
-  database = await temporaryDatabase();
-  process.env.DATABASE_URL = database.url;
-  await withDemonstration(database);
-});
-afterAll(async () => {
-  await connection().close();
-  await database.drop();
-});
+const ground = demonstrationDatabase();
 
 it('the templates stand under their groups, in order', async () => {
   const groups = await templatesByGroup(imke);
@@ -41,8 +26,10 @@ it('the templates stand under their groups, in order', async () => {
 });
 
 it('one that has lost its group is not lost, one in the trash is', async () => {
-  await database.sequelize.query("update template set group_id = null where key = 'short-note'");
-  await database.sequelize.query("update template set deleted_at = now() where key = 'visit-coming-up'");
+  await ground.database.sequelize.query("update template set group_id = null where key = 'short-note'");
+  await ground.database.sequelize.query(
+    "update template set deleted_at = now() where key = 'visit-coming-up'",
+  );
   const groups = await templatesByGroup(imke);
   expect(groups.at(-1)).toMatchObject({ name: 'Without a group', templates: [{ name: 'Short note' }] });
   expect(groups[1]?.templates).toHaveLength(6);
@@ -50,7 +37,9 @@ it('one that has lost its group is not lost, one in the trash is', async () => {
 
 it('another member’s own template is not shown', async () => {
   const teo = stableId('member', 'teo');
-  await database.sequelize.query(`update template set owner_id = '${teo}' where key = 'first-reminder'`);
+  await ground.database.sequelize.query(
+    `update template set owner_id = '${teo}' where key = 'first-reminder'`,
+  );
   expect(await templateInPencil(imke, 'first-reminder')).toBeUndefined();
   expect(await templateInPencil({ ...imke, id: teo }, 'first-reminder')).toBeDefined();
   expect(

@@ -8,6 +8,7 @@ import {
 import { connection } from '../connection';
 import type { CurrentMember } from '../signIn/currentMember';
 import { forMember } from '../forMember';
+import { underGroups } from './underGroups';
 
 /** The templates that a member may choose among; and the same with their words, of which only some may be wanted. */
 export const templateList = forMember(
@@ -18,27 +19,13 @@ export const templateList = forMember(
       passagesOfBusiness(database, business_id),
       groupsOfBusiness(database, business_id),
     ]);
-    const keysOf = (group_id: string | null) =>
-      templates.filter((template) => template.group_id === group_id).map(({ key }) => key);
-    const loose = keysOf(null);
     const withWords = templates.map(({ group_id: _, ...template }) => template);
     return {
       withWords,
       list: {
         templates: withWords.map(listed),
         passages,
-        groups: [
-          ...groups.map(({ id: group_id, key, name, initial, tint }) => ({
-            key,
-            name,
-            initial,
-            tint,
-            templates: keysOf(group_id),
-          })),
-          ...(loose.length
-            ? [{ key: 'none', name: 'Without a group', initial: '–', tint: 'slate', templates: loose }]
-            : []),
-        ],
+        groups: underGroups(groups, templates, ({ key }) => key),
       },
     };
   },

@@ -6,6 +6,7 @@ import {
 import { connection } from '../connection';
 import type { CurrentMember } from '../signIn/currentMember';
 import { forMember } from '../forMember';
+import { underGroups } from './underGroups';
 
 /** A group with its templates, as the index of the templates lists them. */
 export interface GroupedTemplates {
@@ -27,17 +28,6 @@ export const templatesByGroup = forMember(
     const templates = kept.map((one) =>
       one.startsFrom === 'booking' ? { ...one, startsFrom: words.booking } : one,
     );
-    const under = (group_id: string | null) => templates.filter((one) => one.group_id === group_id);
-    const grouped = groups.map(({ id: group_id, key, name, initial, tint }) => ({
-      key,
-      name,
-      initial,
-      tint,
-      templates: under(group_id),
-    }));
-    const loose = under(null);
-    if (loose.length)
-      grouped.push({ key: '', name: 'Without a group', initial: '–', tint: 'slate', templates: loose });
-    return grouped;
+    return underGroups(groups, templates, (template) => template);
   },
 );

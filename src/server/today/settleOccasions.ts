@@ -1,9 +1,7 @@
 import { isoOf } from '../../core/dates/civil';
 import { plusWorkingDays } from '../../core/dates/workingDays';
-import { RecordBook } from '../../core/records/recordBook';
 import { restOccasion, wakeOccasion } from '../../data/repositories/occasionRests';
-import { recordsOfBusiness } from '../../data/repositories/recordsOfBusiness';
-import { now } from '../clock';
+import { businessBook } from '../businessBook';
 import { connection } from '../connection';
 import type { CurrentMember } from '../signIn/currentMember';
 import { forMember } from '../forMember';
@@ -13,8 +11,7 @@ export type Rest = 'next working day' | 'next week' | 'for good';
 /** Puts an occasion off, or says that nothing needs to be written. */
 export const putOff = forMember(
   async ({ business_id, id }: CurrentMember, occasion: string, rest: Rest): Promise<void> => {
-    const records = await recordsOfBusiness(connection(), business_id, { clients: [] });
-    const book = new RecordBook(records!, now());
+    const book = await businessBook(business_id);
     const until = {
       'next working day': plusWorkingDays(book.today, 1, book.workingDays) ?? book.today + 1,
       'next week': book.today + 7,

@@ -4,7 +4,6 @@ import type { CopyDocument } from '../../core/fairCopy/copyDocument';
 import { nameRecipient, type RecordName } from '../../core/describe/nameRecord';
 import { nameStart } from '../../core/describe/nameStart';
 import type { StartingPoint } from '../../core/records/which/situation';
-import { beginsWith } from '../../core/writing/beginsWith';
 import { proofLetter } from '../../core/writing/proofLetter';
 import { WritingDesk } from '../../core/writing/writingDesk';
 import type { CurrentMember } from '../signIn/currentMember';
@@ -33,12 +32,12 @@ export const firstLetter = forMember(
   ): Promise<{ facts: LetterFacts; letter?: FirstLetter } | undefined> => {
     const facts = await factsForWriting(member, start, asked);
     if (!facts) return undefined;
-    const { list, words = [], letters } = facts;
-    if (!list) return { facts };
-    const desk = new WritingDesk({ ...facts, ...list });
-    for (const template of words) desk.bring(template);
-    const template = beginsWith(desk, start, letters, asked.template);
-    const filled = template === undefined ? undefined : desk.fill(start, { template, answers: {} });
+    const { list, words = [] } = facts;
+    // The words that came along are those of the template it begins with.
+    const [template] = words;
+    if (!list || !template) return { facts };
+    const desk = new WritingDesk({ ...facts, passages: list.passages, templates: words });
+    const filled = desk.fill(start, { template: template.key, answers: {} });
     if (!filled) return { facts };
     const { document, situation } = filled;
     return {

@@ -22,7 +22,8 @@ export interface ListRows {
 const withClient = (kind: string) =>
   `${kind} join client on client.business_id = ${kind}.business_id and client.id = ${kind}.client_id`;
 
-const OPEN_INVOICE = `invoice.status = 'sent' and invoice.total > invoice.paid`;
+/** What something may still be paid on: as the indexes of invoices have it. */
+export const OPEN_INVOICE = `invoice.status = 'sent' and invoice.total > invoice.paid`;
 const OPEN_PROJECT = `project.status in ('active', 'planned', 'enquiry')`;
 
 /** The lists of records. What they bind: $now, the moment that parts what is to come from what was. */
