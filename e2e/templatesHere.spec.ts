@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import type { LetterFacts } from '../src/core/contract/writing';
+import type { WritingAnswer } from '../src/core/contract/writing';
 import { expectAccessible, signIn } from './signedIn';
 import { editable } from './writing';
 
@@ -54,11 +54,11 @@ test('templates are fetched once, kept on the device, and gone when nobody is si
   await expect.poll(() => keptHere(page)).toBe(27);
 
   // Another letter asks for its own records alone.
-  const answers: LetterFacts[] = [];
+  const answers: WritingAnswer[] = [];
   const words: string[] = [];
   page.on('request', (request) => request.url().includes('/templates/words') && words.push(request.url()));
   page.on('response', async (response) => {
-    if (response.url().includes('/api/writing')) answers.push((await response.json()) as LetterFacts);
+    if (response.url().includes('/api/writing')) answers.push((await response.json()) as WritingAnswer);
   });
   await page.goto('/clients/hartigan');
   await page.getByRole('link', { name: 'Write', exact: true }).first().click();

@@ -5,7 +5,7 @@ import type { RecordsFile } from '../records/recordsFile';
 import type { Passage } from '../template/template';
 
 /** What a letter from one record is written from, beside the templates: answered by `/api/writing`. */
-export interface LetterFacts {
+export interface WritingAnswer {
   records: RecordsFile;
   /** milliseconds: what "today" and "now" are read from */
   now: number;

@@ -1,4 +1,4 @@
-import type { LetterFacts } from '../../core/contract/writing';
+import type { WritingAnswer } from '../../core/contract/writing';
 import { countriesOf } from '../../core/fill/formats/phones/countriesOf';
 import type { StartingPoint } from '../../core/records/which/situation';
 import { beginsWith } from '../../core/writing/beginsWith';
@@ -30,7 +30,7 @@ export const factsForWriting = forMember(
     member: CurrentMember,
     start: StartingPoint,
     asked: Asked = {},
-  ): Promise<LetterFacts | undefined> => {
+  ): Promise<WritingAnswer | undefined> => {
     const { business_id, id, key } = member;
     const database = connection();
     const record = await startingRecord(database, business_id, start);

@@ -1,5 +1,5 @@
 import type { Addressing } from '../../core/addressing/addressingOf';
-import type { LetterFacts } from '../../core/contract/writing';
+import type { WritingAnswer } from '../../core/contract/writing';
 import type { CopyDocument } from '../../core/fairCopy/copyDocument';
 import { nameRecipient, type RecordName } from '../../core/describe/nameRecord';
 import { nameStart } from '../../core/describe/nameStart';
@@ -29,7 +29,7 @@ export const firstLetter = forMember(
     member: CurrentMember,
     start: StartingPoint,
     asked: { template?: string | undefined; edition?: string | undefined },
-  ): Promise<{ facts: LetterFacts; letter?: FirstLetter } | undefined> => {
+  ): Promise<{ facts: WritingAnswer; letter?: FirstLetter } | undefined> => {
     const facts = await factsForWriting(member, start, asked);
     if (!facts) return undefined;
     const { list, words = [] } = facts;

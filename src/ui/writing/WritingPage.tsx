@@ -1,7 +1,7 @@
 'use client';
 
 import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
-import type { LetterFacts } from '../../core/contract/writing';
+import type { WritingAnswer } from '../../core/contract/writing';
 import type { StartingPoint } from '../../core/records/which/situation';
 import { nameStart } from '../../core/describe/nameStart';
 import { beginsWith } from '../../core/writing/beginsWith';
@@ -28,7 +28,7 @@ interface Props {
   /** the template to begin with */
   template?: string;
   /** what it is written from, where it came with the document */
-  given?: LetterFacts;
+  given?: WritingAnswer;
   /** the letter as it can be read until then */
   children?: ReactNode;
 }

@@ -1,4 +1,4 @@
-import type { LetterFacts, TemplateList } from '../../core/contract/writing';
+import type { WritingAnswer, TemplateList } from '../../core/contract/writing';
 import { tellCountries } from '../../core/fill/formats/phones/tellCountries';
 import { askServer, type Answer } from './askServer';
 import { editionHere, listFor } from './templatesHere';
@@ -13,8 +13,8 @@ import { editionHere, listFor } from './templatesHere';
 export async function askForFacts(
   from: string,
   template?: string,
-  given?: LetterFacts,
-): Promise<Answer<LetterFacts> & { list?: TemplateList | undefined }> {
+  given?: WritingAnswer,
+): Promise<Answer<WritingAnswer> & { list?: TemplateList | undefined }> {
   const edition = await editionHere();
   if (given) {
     const list = await listFor(given);
@@ -25,12 +25,12 @@ export async function askForFacts(
     ...(template === undefined ? {} : { template }),
     ...(edition === undefined ? {} : { edition }),
   });
-  const answer = await askServer<LetterFacts>(`/api/writing?${asked}`);
+  const answer = await askServer<WritingAnswer>(`/api/writing?${asked}`);
   if ('offline' in answer || answer.status !== 200) return answer;
   return ready(answer.body, await listFor(answer.body));
 }
 
-function ready(body: LetterFacts, list: TemplateList | undefined) {
+function ready(body: WritingAnswer, list: TemplateList | undefined) {
   tellCountries(body.phones);
   return { status: 200, body, list };
 }

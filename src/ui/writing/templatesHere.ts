@@ -1,5 +1,10 @@
 import { clear, createStore, delMany, get, getMany, keys, set, setMany, type UseStore } from 'idb-keyval';
-import { EDITION_COOKIE, MOST_WORDS, type LetterFacts, type TemplateList } from '../../core/contract/writing';
+import {
+  EDITION_COOKIE,
+  MOST_WORDS,
+  type WritingAnswer,
+  type TemplateList,
+} from '../../core/contract/writing';
 import type { ListedTemplate, TemplateWords } from '../../core/fitting/listedTemplate';
 import { askServer } from './askServer';
 
@@ -36,7 +41,7 @@ export async function editionHere(): Promise<string | undefined> {
  * The list that belongs to an answer of the server: the one that came with it, kept from now on, or the one that is here.
  * @returns undefined where it is neither: it has gone meanwhile
  */
-export async function listFor(facts: LetterFacts): Promise<TemplateList | undefined> {
+export async function listFor(facts: WritingAnswer): Promise<TemplateList | undefined> {
   if (facts.list) {
     list = { edition: facts.edition, list: facts.list };
     await keepWords(facts.words ?? []);

@@ -1,7 +1,7 @@
 'use client';
 
 import { useCallback, useEffect, useRef, useState } from 'react';
-import type { LetterFacts, ListedGroup } from '../../core/contract/writing';
+import type { WritingAnswer, ListedGroup } from '../../core/contract/writing';
 import type { PastLetter } from '../../core/fitting/fittingTemplates';
 import type { StartingPoint } from '../../core/records/which/situation';
 import { beginsWith } from '../../core/writing/beginsWith';
@@ -39,7 +39,7 @@ export function useWriting(
   from: string,
   start: StartingPoint,
   template: string | undefined,
-  given?: LetterFacts,
+  given?: WritingAnswer,
 ): [WritingState, (again?: () => Draft) => Promise<boolean>] {
   const [writing, setWriting] = useState<WritingState>({
     state: 'fetching',
