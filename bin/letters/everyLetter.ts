@@ -1,6 +1,6 @@
 import { isoOf } from '../../src/core/dates/civil';
 import type { CompiledTemplate } from '../../src/core/fill/compileTemplate';
-import type { BlankType } from '../../src/core/template/document';
+import type { BlankType } from '../../src/core/document/templateDocument';
 import type { StartingPoint } from '../../src/core/records/which/situation';
 import { proofLetter } from '../../src/core/writing/proofLetter';
 import type { WritingDesk } from '../../src/core/writing/writingDesk';

@@ -20,7 +20,7 @@ import { showLetters } from './letters/showLetters';
 import { templateInPencil } from './templates/templateInPencil';
 import { today } from './today/today';
 import { wordsOfTemplates } from './templates/wordsOfTemplates';
-import { wordsOf } from '../core/fairCopy/copyDocument';
+import { wordsOf } from '../core/document/eachNode';
 import { printTemplate } from '../core/template/text/printTemplate';
 import { imke } from './test/imke';
 

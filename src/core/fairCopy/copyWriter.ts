@@ -1,22 +1,24 @@
-import type { HoleKind } from '../fill/filled';
+import type {
+  CopyBlock,
+  CopyDocument,
+  CopyMark,
+  CopyPart,
+  CopyWord,
+  HoleKind,
+} from '../document/copyDocument';
+import { wordsOf } from '../document/eachNode';
+import { joined, sortMarks } from '../document/marks';
 import type { BlockLook, ImageLook, Literal, MarkLook, PageWriter } from '../fill/write/writer';
-import {
-  joined,
-  sortCopyMarks,
-  wordsOf,
-  type CopyAttrs,
-  type CopyDocument,
-  type CopyMark,
-  type CopyNode,
-  type CopyType,
-} from './copyDocument';
 
 /** Writes a fair copy: the third of the writers, beside HTML and text. */
 export class CopyWriter implements PageWriter {
   readonly keepsPlaces = true;
-  private nodes: CopyNode[] = [];
+  /** the parts that are written where no block is open, or in the innermost that is */
+  private parts: CopyPart[] = [];
+  /** the words of the line that is being written */
+  private line: CopyWord[] = [];
   /** the blocks that are being written, with what stood before each */
-  private readonly open: { id: string; before: CopyNode[] }[] = [];
+  private readonly open: { id: string; before: CopyPart[] }[] = [];
   private marks: readonly CopyMark[] = [];
   private inCode = false;
   /** how many words stood in the line when the value began that is being written */
@@ -24,21 +26,19 @@ export class CopyWriter implements PageWriter {
 
   /** What `write` writes, as the words of the subject: one line. */
   subject(write: () => void): void {
-    const before = this.nodes;
-    this.nodes = [];
     write();
-    const words = this.nodes.flatMap((node) =>
+    const words = this.lineEnd().flatMap((node): CopyWord[] =>
       node.type === 'break'
-        ? [{ ...node, type: 'text' as const, text: ' ' }]
+        ? [{ ...node, type: 'text', text: ' ' }]
         : node.type === 'image'
           ? []
           : [withoutSignature(node)],
     );
-    this.nodes = [...before, { type: 'subject', content: joined(words) }];
+    this.parts.push({ type: 'subject', content: joined(words) });
   }
 
   end(): CopyDocument {
-    return { type: 'doc', content: this.nodes };
+    return { type: 'doc', content: this.parts as CopyDocument['content'] };
   }
 
   literal({ plain }: Literal): void {
@@ -56,12 +56,12 @@ export class CopyWriter implements PageWriter {
     this.add({ type: 'break' });
   }
 
-  image({ styles, ...look }: ImageLook): void {
-    this.add({ type: 'image', attrs: { ...look, ...(styles?.length ? { styles: [...styles] } : {}) } });
+  image(attrs: ImageLook): void {
+    this.add({ type: 'image', attrs });
   }
 
   beginMark(mark: MarkLook): void {
-    this.marks = [...this.marks, copyMark(mark)];
+    this.marks = [...this.marks, mark];
   }
 
   endMark(): void {
@@ -69,15 +69,15 @@ export class CopyWriter implements PageWriter {
   }
 
   beginValue(): void {
-    this.valueBegan = this.nodes.length;
+    this.valueBegan = this.line.length;
   }
 
   endValue(id: string): void {
-    const written = this.nodes.splice(this.valueBegan);
-    const said = written.map(wordsOf).join('');
+    const written = this.line.splice(this.valueBegan);
+    const said = written.map((node) => wordsOf(node)).join('');
     for (const node of written) {
-      const marks = sortCopyMarks([...(node.marks ?? []), { type: 'value', attrs: { id, said } }]);
-      this.nodes.push({ ...node, marks });
+      const marks: CopyMark[] = [...(node.marks ?? []), { type: 'value', attrs: { id, said } }];
+      this.line.push({ ...node, marks: sortMarks(marks) });
     }
   }
 
@@ -86,80 +86,55 @@ export class CopyWriter implements PageWriter {
   }
 
   rule(id: string): void {
-    this.nodes.push({ type: 'rule', attrs: { origin: id } });
+    this.parts.push({ type: 'rule', attrs: { origin: id } });
   }
 
   beginBlock(id: string, { type }: BlockLook): void {
-    this.open.push({ id, before: this.nodes });
-    this.nodes = [];
-    if (type === 'code') this.inCode = true;
+    this.open.push({ id, before: this.parts });
+    this.parts = [];
+    if (type === 'codeBlock') this.inCode = true;
   }
 
   /** A block that turned out empty is left out, as in the letter. */
   endBlock(block: BlockLook): void {
     const { id, before } = this.open.pop()!;
-    const content = this.nodes;
-    this.nodes = before;
+    const parts = this.parts;
+    this.parts = before;
+    const attrs = { origin: id, ...block.attrs };
     switch (block.type) {
-      case 'paragraph':
-        if (content.some((node) => node.type !== 'text' || node.text!.trim())) {
-          this.words('paragraph', { origin: id }, content);
-        }
+      case 'paragraph': {
+        const content = this.lineEnd();
+        if (content.some((node) => node.type !== 'text' || node.text.trim()))
+          this.parts.push({ type: 'paragraph', attrs, content });
         return;
-      case 'heading':
-        return this.words('heading', { origin: id, level: block.level }, content);
-      case 'code':
-        this.inCode = false;
-        return this.words('codeBlock', { origin: id }, content);
-      case 'cell':
-        this.nodes.push({ type: 'tableCell', content });
-        return;
-      case 'list': {
-        const { ordered, start, tight } = block;
-        const attrs = {
-          origin: id,
-          ...(tight ? { tight } : {}),
-          ...(ordered && start !== 1 ? { start } : {}),
-        };
-        return this.blocks(ordered ? 'orderedList' : 'bulletList', attrs, content);
       }
-      case 'row':
-        return this.blocks('tableRow', { origin: id, ...(block.header ? { header: true } : {}) }, content);
-      case 'table':
-        return this.blocks('table', { origin: id, align: [...block.align] }, content);
-      case 'styled':
-        return this.blocks('styled', { origin: id, styles: [...block.styles] }, content);
-      case 'quote':
-        return this.blocks('quote', { origin: id }, content);
-      case 'item':
-        return this.blocks('listItem', { origin: id }, content);
+      case 'heading':
+      case 'codeBlock':
+        this.inCode = false;
+        this.parts.push({ ...block, attrs, content: this.lineEnd() } as CopyBlock);
+        return;
+      case 'tableCell':
+        this.parts.push({ type: 'tableCell', content: this.lineEnd() });
+        return;
+      default:
+        if (parts.length) this.parts.push({ ...block, attrs, content: parts } as CopyBlock);
     }
   }
 
-  private add(node: CopyNode): void {
-    this.nodes.push(this.marks.length ? { ...node, marks: sortCopyMarks(this.marks) } : node);
+  private add(node: CopyWord): void {
+    this.line.push(this.marks.length ? { ...node, marks: sortMarks(this.marks) } : node);
   }
 
-  private words(type: CopyType, attrs: CopyAttrs, content: CopyNode[]): void {
-    this.nodes.push({ type, attrs, content: joined(content) });
-  }
-
-  private blocks(type: CopyType, attrs: CopyAttrs, content: CopyNode[]): void {
-    if (content.length) this.nodes.push({ type, attrs, content });
+  private lineEnd(): CopyWord[] {
+    const words = joined(this.line);
+    this.line = [];
+    return words;
   }
 }
 
 /** A subject is no place to sign. */
-function withoutSignature(node: CopyNode): CopyNode {
+function withoutSignature(node: CopyWord): CopyWord {
   const { marks = [], ...rest } = node;
   const kept = marks.filter(({ type }) => type !== 'signature');
   return kept.length ? { ...rest, marks: kept } : rest;
-}
-
-function copyMark(mark: MarkLook): CopyMark {
-  if (mark.type === 'style') return { type: 'style', attrs: { style: mark.style } };
-  if (mark.type !== 'link') return { type: mark.type };
-  const { address, button, styles } = mark;
-  const attrs = { address, ...(button ? { button } : {}), ...(styles.length ? { styles: [...styles] } : {}) };
-  return { type: 'link', attrs };
 }

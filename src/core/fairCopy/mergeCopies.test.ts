@@ -1,17 +1,19 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { valueMark, type CopyDocument, type CopyNode } from './copyDocument';
+import { valueMark } from '../document/eachNode';
+import type { CopyBlock, CopyDocument, CopyMark, CopyNode } from '../document/copyDocument';
+import type { Text } from '../document/document';
 import { mergeCopies } from './mergeCopies';
-import { readCopy } from './readCopy';
+import { readCopy } from '../document/readDocument';
 import { valuesOf } from './values';
 import { writeCopy } from './writeCopy';
 
 const WORDS = ['we', 'come', 'on', 'Friday', 'with', 'the', 'tools', 'thank', 'you'];
 
-const word = fc.constantFrom(...WORDS).map((text): CopyNode => ({ type: 'text', text: `${text} ` }));
-const bold = word.map((node): CopyNode => ({ ...node, marks: [{ type: 'bold' }] }));
+const word = fc.constantFrom(...WORDS).map((text): Text<CopyMark> => ({ type: 'text', text: `${text} ` }));
+const bold = word.map((node): Text<CopyMark> => ({ ...node, marks: [{ type: 'bold' }] }));
 const value = (records: string) =>
-  fc.integer({ min: 0, max: 9 }).map((n): CopyNode => {
+  fc.integer({ min: 0, max: 9 }).map((n): Text<CopyMark> => {
     const said = `${records}${n}`;
     return { type: 'text', text: said, marks: [{ type: 'value', attrs: { id: `v${n}`, said } }] };
   });
@@ -21,9 +23,11 @@ const words = (records: string) => fc.array(fc.oneof(word, bold, value(records))
 function onceEach(page: CopyNode): CopyDocument {
   const seen = new Set<string>();
   const visit = (node: CopyNode): CopyNode =>
-    node.content ? { ...node, content: node.content.filter(isFirst).map(visit) } : node;
+    'content' in node && node.content
+      ? ({ ...node, content: (node.content as CopyNode[]).filter(isFirst).map(visit) } as CopyNode)
+      : node;
   const isFirst = (node: CopyNode) => {
-    const id = valueMark(node)?.id;
+    const id = node.type === 'text' ? valueMark(node)?.id : undefined;
     return id === undefined || (!seen.has(id) && seen.add(id));
   };
   return readCopy(visit(page));
@@ -51,7 +55,7 @@ const page = (records: string): fc.Arbitrary<CopyDocument> =>
           },
           ...origins
             .sort((a, b) => a - b)
-            .map((origin, i): CopyNode =>
+            .map((origin, i): CopyBlock =>
               origin % 4 === 3
                 ? {
                     type: 'quote',

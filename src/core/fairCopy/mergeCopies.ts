@@ -1,8 +1,10 @@
-import { eachNode, holdsWords, wordsOf, type CopyDocument, type CopyNode } from './copyDocument';
+import type { CopyDocument, CopyPart, CopyWord } from '../document/copyDocument';
+import { eachNode, holdsWords, partsOf, wordsOf } from '../document/eachNode';
 import { mergeWords, renewWords, wordsByHand } from './mergeWords';
 import { piecesById } from './values';
 
-type Now = ReadonlyMap<string, readonly CopyNode[]>;
+/** What each value or hole is now, by id. */
+type Now = ReadonlyMap<string, readonly CopyWord[]>;
 
 /**
  * A fair copy after another record, person or template was taken: as the template now fills, with everything that
@@ -13,29 +15,29 @@ export function mergeCopies(base: CopyDocument, mine: CopyDocument, theirs: Copy
   return mergeNode(base, mine, theirs, piecesById(theirs)) as CopyDocument;
 }
 
-function mergeNode(base: CopyNode, mine: CopyNode, theirs: CopyNode, now: Now): CopyNode {
+function mergeNode(base: CopyPart, mine: CopyPart, theirs: CopyPart, now: Now): CopyPart {
   if (same(base, mine)) return theirs;
   const attrs = same(base.attrs, mine.attrs) ? theirs.attrs : mine.attrs;
   const content = holdsWords(theirs)
-    ? mergeWords(base.content ?? [], mine.content ?? [], theirs.content ?? [], now)
-    : mergeBlocks(base.content ?? [], mine.content ?? [], theirs.content ?? [], now);
+    ? mergeWords(lineOf(base), lineOf(mine), theirs.content, now)
+    : mergeBlocks(partsOf(base), partsOf(mine), partsOf(theirs), now);
   return {
     type: theirs.type,
     ...(attrs ? { attrs } : {}),
     ...(theirs.content || content.length ? { content } : {}),
-  };
+  } as CopyPart;
 }
 
 function mergeBlocks(
-  base: readonly CopyNode[],
-  mine: readonly CopyNode[],
-  theirs: readonly CopyNode[],
+  base: readonly CopyPart[],
+  mine: readonly CopyPart[],
+  theirs: readonly CopyPart[],
   now: Now,
-): CopyNode[] {
+): CopyPart[] {
   const [before, after] = [byName(base), byName(theirs)];
   const own = byName(mine);
   // What is the writer's alone stays where it is: after the block it stands behind.
-  const behindOf = new Map<string | undefined, CopyNode[]>();
+  const behindOf = new Map<string | undefined, CopyPart[]>();
   const places = new Places(mine, own, after);
   for (const [i, block] of mine.entries()) {
     const name = nameOf(block, i);
@@ -65,12 +67,12 @@ class Places {
   /** whether the page is still of the same template */
   private readonly sameTemplate: boolean;
   /** the blocks of the template in the page as it stood, with where they stood */
-  private readonly passed: readonly { at: number; name: string; block: CopyNode }[];
+  private readonly passed: readonly { at: number; name: string; block: CopyPart }[];
 
   constructor(
-    mine: readonly CopyNode[],
-    own: ReadonlyMap<string, CopyNode>,
-    private readonly after: ReadonlyMap<string, CopyNode>,
+    mine: readonly CopyPart[],
+    own: ReadonlyMap<string, CopyPart>,
+    private readonly after: ReadonlyMap<string, CopyPart>,
   ) {
     this.names = [...after.keys()];
     this.byWords = new Map(
@@ -87,7 +89,7 @@ class Places {
    * What it goes behind (undefined: the top), and the block as it is kept: where it came from, if that is there again;
    * beside the words it stood beside; else at the end, before the signature.
    */
-  of(block: CopyNode, at: number): { anchor: string | undefined; placed: CopyNode } {
+  of(block: CopyPart, at: number): { anchor: string | undefined; placed: CopyPart } {
     const home = block.attrs?.behind;
     if (home !== undefined && this.after.has(home)) return { anchor: home, placed: behind(block, undefined) };
     const before = this.passed.filter((one) => one.at < at);
@@ -100,7 +102,7 @@ class Places {
   }
 
   private beside(before: Places['passed'], at: number): string | undefined {
-    const again = ({ name, block }: { name: string; block: CopyNode }) =>
+    const again = ({ name, block }: { name: string; block: CopyPart }) =>
       this.after.has(name) ? name : this.byWords.get(wordsOf(block));
     const previous = again(before.at(-1)!);
     if (previous !== undefined) return previous;
@@ -114,33 +116,34 @@ class Places {
 }
 
 /** The block with the place it is to return to. */
-function behind(block: CopyNode, home: string | undefined): CopyNode {
+function behind(block: CopyPart, home: string | undefined): CopyPart {
   const { behind: _, ...attrs } = block.attrs ?? {};
   const kept = home === undefined ? attrs : { ...attrs, behind: home };
   const { attrs: __, ...rest } = block;
-  return Object.keys(kept).length ? { ...rest, attrs: kept } : rest;
+  return (Object.keys(kept).length ? { ...rest, attrs: kept } : rest) as CopyPart;
 }
 
-function isSigned(block: CopyNode): boolean {
-  for (const node of eachNode(block)) if (node.marks?.some(({ type }) => type === 'signature')) return true;
+function isSigned(block: CopyPart): boolean {
+  for (const node of eachNode(block))
+    if ('marks' in node && node.marks?.some(({ type }) => type === 'signature')) return true;
   return false;
 }
 
 /** Of a block that is no longer in the letter, what its writer put into it; undefined when that is nothing. */
-function byHand(was: CopyNode, block: CopyNode, now: Now): CopyNode | undefined {
+function byHand(was: CopyPart, block: CopyPart, now: Now): CopyPart | undefined {
   if (same(was, block)) return undefined;
   const content = holdsWords(block)
-    ? wordsByHand(was.content ?? [], block.content ?? [], now)
-    : mergeBlocks(was.content ?? [], block.content ?? [], [], now);
+    ? wordsByHand(lineOf(was), block.content, now)
+    : mergeBlocks(partsOf(was), partsOf(block), [], now);
   if (content.length === 0) return undefined;
   // Its place in the template is gone: it is the writer's own now.
   const { origin: _, ...attrs } = block.attrs ?? {};
-  return { type: block.type, ...(Object.keys(attrs).length ? { attrs } : {}), content };
+  return { type: block.type, ...(Object.keys(attrs).length ? { attrs } : {}), content } as CopyPart;
 }
 
 /** A block by where it came from; cells and the subject by their place. A second one of a name is the writer's. */
-function byName(blocks: readonly CopyNode[]): Map<string, CopyNode> {
-  const names = new Map<string, CopyNode>();
+function byName(blocks: readonly CopyPart[]): Map<string, CopyPart> {
+  const names = new Map<string, CopyPart>();
   for (const [i, block] of blocks.entries()) {
     const name = nameOf(block, i);
     if (!names.has(name) && (block.attrs?.origin || isPlaced(block))) names.set(name, block);
@@ -148,23 +151,25 @@ function byName(blocks: readonly CopyNode[]): Map<string, CopyNode> {
   return names;
 }
 
-function nameOf(block: CopyNode, at: number): string {
+function nameOf(block: CopyPart, at: number): string {
   if (isPlaced(block)) return `${block.type} ${at}`;
   return block.attrs?.origin ? `from ${block.attrs.origin}` : `by hand ${at}`;
 }
 
-function isPlaced({ type }: CopyNode): boolean {
+function isPlaced({ type }: CopyPart): boolean {
   return type === 'subject' || type === 'tableCell';
 }
 
-function renewBlock(block: CopyNode, now: Now): CopyNode {
+function renewBlock(block: CopyPart, now: Now): CopyPart {
   if (!block.content) return block;
-  return {
-    ...block,
-    content: holdsWords(block)
-      ? renewWords(block.content, now)
-      : block.content.map((child) => renewBlock(child, now)),
-  };
+  const content = holdsWords(block)
+    ? renewWords(block.content, now)
+    : partsOf(block).map((child) => renewBlock(child, now));
+  return { ...block, content } as CopyPart;
+}
+
+function lineOf(part: CopyPart): readonly CopyWord[] {
+  return holdsWords(part) ? part.content : [];
 }
 
 function same(a: unknown, b: unknown): boolean {

@@ -1,5 +1,7 @@
 import { diff3MergeRegions, diffIndices } from 'node-diff3';
-import { joined, marksKey, sortCopyMarks, wordsOf, type CopyNode } from './copyDocument';
+import { joined, marksKey, sortMarks } from '../document/marks';
+import { wordsOf } from '../document/eachNode';
+import type { CopyMark, CopyWord } from '../document/copyDocument';
 import { isChanged, piecesOf, type Piece } from './values';
 
 /**
@@ -9,17 +11,17 @@ import { isChanged, piecesOf, type Piece } from './values';
  * @param now what each value or hole is now, by id
  */
 export function mergeWords(
-  base: readonly CopyNode[],
-  mine: readonly CopyNode[],
-  theirs: readonly CopyNode[],
-  now: ReadonlyMap<string, readonly CopyNode[]>,
-): CopyNode[] {
+  base: readonly CopyWord[],
+  mine: readonly CopyWord[],
+  theirs: readonly CopyWord[],
+  now: ReadonlyMap<string, readonly CopyWord[]>,
+): CopyWord[] {
   const [a, o, b] = [tokensOf(mine), tokensOf(base), tokensOf(theirs)];
   const regions = diff3MergeRegions(a.map(keyOf), o.map(keyOf), b.map(keyOf));
   const mineById = new Map(
     a.flatMap((token) => (token.id === undefined ? [] : [[token.id, token] as const])),
   );
-  const merged: CopyNode[] = [];
+  const merged: CopyWord[] = [];
   for (const region of regions) {
     if (!region.stable) {
       // Both changed the same place: what was written by hand stays.
@@ -38,54 +40,52 @@ export function mergeWords(
 
 /** A line that is the writer's own, with the values in it brought up to date. */
 export function renewWords(
-  nodes: readonly CopyNode[],
-  now: ReadonlyMap<string, readonly CopyNode[]>,
-): CopyNode[] {
+  nodes: readonly CopyWord[],
+  now: ReadonlyMap<string, readonly CopyWord[]>,
+): CopyWord[] {
   return joined(tokensOf(nodes).flatMap((token) => renewed(token, now)));
 }
 
 /** Only the words of a line that were put in by hand. */
 export function wordsByHand(
-  base: readonly CopyNode[],
-  mine: readonly CopyNode[],
-  now: ReadonlyMap<string, readonly CopyNode[]>,
-): CopyNode[] {
+  base: readonly CopyWord[],
+  mine: readonly CopyWord[],
+  now: ReadonlyMap<string, readonly CopyWord[]>,
+): CopyWord[] {
   const tokens = tokensOf(mine);
   const put = diffIndices(tokensOf(base).map(keyOf), tokens.map(keyOf)).flatMap(
     ({ buffer2: [from, length] }) =>
       tokens.slice(from, from + length).flatMap((token) => renewed(token, now)),
   );
   const words = joined(put);
-  return words.some((node) => node.type !== 'text' || node.text!.trim()) ? words : [];
+  return words.some((node) => node.type !== 'text' || node.text.trim()) ? words : [];
 }
 
 /** A value says what it says now; one changed by hand keeps its words, and what it would say is kept beside them. */
-function renewed(token: Piece, now: ReadonlyMap<string, readonly CopyNode[]>): readonly CopyNode[] {
+function renewed(token: Piece, now: ReadonlyMap<string, readonly CopyWord[]>): readonly CopyWord[] {
   const fresh = token.id === undefined ? undefined : now.get(token.id);
   if (!fresh) return token.nodes;
   if (!isChanged(token)) return fresh;
   const id = token.id!;
-  const said = fresh[0]!.type === 'hole' ? '' : fresh.map(wordsOf).join('');
-  return token.nodes.map((node) => ({
-    ...node,
-    marks: sortCopyMarks([
-      ...node.marks!.filter((mark) => mark.type !== 'value'),
-      { type: 'value', attrs: { id, said } },
-    ]),
-  }));
+  const said = fresh[0]!.type === 'hole' ? '' : fresh.map((node) => wordsOf(node)).join('');
+  return token.nodes.map((node) => {
+    const others = node.marks!.filter((mark) => mark.type !== 'value');
+    return { ...node, marks: sortMarks<CopyMark>([...others, { type: 'value', attrs: { id, said } }]) };
+  });
 }
 
 /** A line as words, spaces, values and holes. */
-function tokensOf(nodes: readonly CopyNode[]): Piece[] {
+function tokensOf(nodes: readonly CopyWord[]): Piece[] {
   return piecesOf(nodes).flatMap((piece) => {
     const [node] = piece.nodes;
-    if (piece.id !== undefined || node!.type !== 'text') return [piece];
-    return (node!.text!.match(/\s+|[^\s]+/g) ?? []).map((text) => ({ nodes: [{ ...node!, text }] }));
+    if (piece.id !== undefined || node?.type !== 'text') return [piece];
+    return (node.text.match(/\s+|[^\s]+/g) ?? []).map((text) => ({ nodes: [{ ...node, text }] }));
   });
 }
 
 function keyOf({ id, nodes }: Piece): string {
   if (id !== undefined) return `value ${id}`;
-  const [node] = nodes as [CopyNode];
-  return `${node.type} ${marksKey(node)} ${node.type === 'image' ? JSON.stringify(node.attrs) : (node.text ?? '')}`;
+  const [node] = nodes as [CopyWord];
+  const said = node.type === 'image' ? JSON.stringify(node.attrs) : node.type === 'text' ? node.text : '';
+  return `${node.type} ${marksKey(node)} ${said}`;
 }

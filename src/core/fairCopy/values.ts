@@ -1,4 +1,5 @@
-import { eachNode, holdsWords, valueMark, wordsOf, type CopyDocument, type CopyNode } from './copyDocument';
+import { eachNode, holdsWords, valueMark, wordsOf } from '../document/eachNode';
+import type { CopyDocument, CopyNode, CopyWord } from '../document/copyDocument';
 
 /** What a field says in a fair copy now, where it stands. */
 export interface CopyValue {
@@ -15,7 +16,7 @@ export function valuesOf(document: CopyNode): CopyValue[] {
   for (const node of eachNode(document)) {
     if (!holdsWords(node)) continue;
     let before: CopyValue | undefined;
-    for (const child of node.content ?? []) {
+    for (const child of node.content) {
       const mark = valueMark(child);
       if (mark && before?.id === mark.id) before.words += wordsOf(child);
       else if (mark) values.push((before = { ...mark, words: wordsOf(child) }));
@@ -27,17 +28,17 @@ export function valuesOf(document: CopyNode): CopyValue[] {
 
 /** The holes that are still open, in the order of reading. */
 export function openHoles(document: CopyDocument): { id: string; label: string }[] {
-  return [...eachNode(document)].flatMap(({ type, attrs }) =>
-    type === 'hole' ? [{ id: attrs!.id!, label: attrs!.label! }] : [],
+  return [...eachNode(document)].flatMap((node) =>
+    node.type === 'hole' ? [{ id: node.attrs.id, label: node.attrs.label }] : [],
   );
 }
 
 /** What a document has at a place: the nodes of a value or a hole, by id. */
-export function piecesById(document: CopyNode): ReadonlyMap<string, CopyNode[]> {
-  const pieces = new Map<string, CopyNode[]>();
+export function piecesById(document: CopyNode): ReadonlyMap<string, CopyWord[]> {
+  const pieces = new Map<string, CopyWord[]>();
   for (const node of eachNode(document)) {
     if (!holdsWords(node)) continue;
-    for (const piece of piecesOf(node.content ?? [])) {
+    for (const piece of piecesOf(node.content)) {
       const id = piece.id;
       if (id !== undefined && !pieces.has(id)) pieces.set(id, piece.nodes);
     }
@@ -49,13 +50,13 @@ export function piecesById(document: CopyNode): ReadonlyMap<string, CopyNode[]> 
 export interface Piece {
   /** of a value or a hole */
   id?: string;
-  nodes: CopyNode[];
+  nodes: CopyWord[];
 }
 
-export function piecesOf(nodes: readonly CopyNode[]): Piece[] {
+export function piecesOf(nodes: readonly CopyWord[]): Piece[] {
   const pieces: Piece[] = [];
   for (const node of nodes) {
-    const id = node.type === 'hole' ? node.attrs!.id : valueMark(node)?.id;
+    const id = node.type === 'hole' ? node.attrs.id : valueMark(node)?.id;
     const last = pieces.at(-1);
     if (id !== undefined && last?.id === id && node.type !== 'hole') last.nodes.push(node);
     else pieces.push(id === undefined ? { nodes: [node] } : { id, nodes: [node] });
@@ -66,5 +67,5 @@ export function piecesOf(nodes: readonly CopyNode[]): Piece[] {
 /** Whether the words of a value are no longer what the records say. */
 export function isChanged({ nodes }: Piece): boolean {
   const mark = nodes[0] && valueMark(nodes[0]);
-  return mark !== undefined && nodes.map(wordsOf).join('') !== mark.said;
+  return mark !== undefined && nodes.map((node) => wordsOf(node)).join('') !== mark.said;
 }

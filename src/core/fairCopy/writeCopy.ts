@@ -1,23 +1,10 @@
+import type { CopyDocument, CopyMark, CopyPart, CopyWord } from '../document/copyDocument';
+import { holdsWords } from '../document/eachNode';
+import { longestRun, markKey, withoutMark } from '../document/marks';
+import { safeAddress } from '../document/safeAddress';
 import { LetterWriter } from '../fill/write/letterWriter';
 import { LineWriter } from '../fill/write/lineWriter';
-import { safeAddress } from '../fill/write/escape';
-import {
-  literal,
-  type BlockLook,
-  type ImageLook,
-  type MarkLook,
-  type PageWriter,
-  type WordWriter,
-} from '../fill/write/writer';
-import {
-  copyMarkKey,
-  holdsWords,
-  type CopyAttrs,
-  type CopyDocument,
-  type CopyMark,
-  type CopyNode,
-  type CopyType,
-} from './copyDocument';
+import { literal, type MarkLook, type PageWriter, type WordWriter } from '../fill/write/writer';
 
 /** A fair copy as it goes out. */
 export interface WrittenCopy {
@@ -32,59 +19,29 @@ export interface WrittenCopy {
 /** Writes out a fair copy by the same writers as a filled template: what is read is what goes. */
 export function writeCopy({ content: [subject, ...body] }: CopyDocument): WrittenCopy {
   const line = new LineWriter();
-  writeWords(subject?.content ?? [], line);
+  if (subject?.type === 'subject') writeWords(subject.content, line);
   const letter = new LetterWriter();
-  writeBlocks(body, letter);
+  writeParts(body, letter);
   return { subject: line.end(), ...letter.end() };
 }
 
-function writeBlocks(nodes: readonly CopyNode[], page: PageWriter): void {
-  for (const node of nodes) writeBlock(node, page);
-}
-
-function writeBlock(node: CopyNode, page: PageWriter): void {
-  const { type, attrs = {}, content = [] } = node;
-  const id = attrs.origin ?? '';
-  if (type === 'rule') return page.rule(id);
-  const block = blockOf(type, attrs);
-  if (!block) return;
-  page.beginBlock(id, block);
-  if (holdsWords(node)) writeWords(content, page);
-  else writeBlocks(content, page);
-  page.endBlock(block);
-}
-
-/** What the writers call a block; undefined for what is none. */
-function blockOf(type: CopyType, attrs: CopyAttrs): BlockLook | undefined {
-  switch (type) {
-    case 'paragraph':
-    case 'quote':
-      return { type };
-    case 'heading':
-      return { type, level: attrs.level ?? 1 };
-    case 'bulletList':
-      return { type: 'list', ordered: false, start: 1, tight: attrs.tight ?? false };
-    case 'orderedList':
-      return { type: 'list', ordered: true, start: attrs.start ?? 1, tight: attrs.tight ?? false };
-    case 'listItem':
-      return { type: 'item' };
-    case 'table':
-      return { type, align: attrs.align ?? [] };
-    case 'tableRow':
-      return { type: 'row', header: attrs.header ?? false };
-    case 'tableCell':
-      return { type: 'cell' };
-    case 'codeBlock':
-      return { type: 'code' };
-    case 'styled':
-      return { type, styles: attrs.styles ?? [] };
-    default:
-      return undefined;
+function writeParts(parts: readonly CopyPart[], page: PageWriter): void {
+  for (const part of parts) {
+    if (part.type === 'doc' || part.type === 'subject') continue;
+    const id = part.type === 'tableCell' ? '' : (part.attrs?.origin ?? '');
+    if (part.type === 'rule') {
+      page.rule(id);
+      continue;
+    }
+    page.beginBlock(id, part);
+    if (holdsWords(part)) writeWords(part.content, page);
+    else writeParts(part.content, page);
+    page.endBlock(part);
   }
 }
 
 /** Words that share a mark are wrapped once, the mark that reaches furthest outermost. */
-function writeWords(nodes: readonly CopyNode[], words: WordWriter): void {
+function writeWords(nodes: readonly CopyWord[], words: WordWriter): void {
   for (let at = 0; at < nodes.length;) {
     const { mark, length } = longestRun(nodes, at);
     if (!mark) {
@@ -92,10 +49,7 @@ function writeWords(nodes: readonly CopyNode[], words: WordWriter): void {
       at++;
       continue;
     }
-    const key = copyMarkKey(mark);
-    const inner = nodes
-      .slice(at, at + length)
-      .map((node) => ({ ...node, marks: node.marks!.filter((one) => copyMarkKey(one) !== key) }));
+    const inner = nodes.slice(at, at + length).map((node) => withoutMark(node, markKey(mark)));
     const look = lookOf(mark);
     if (look) words.beginMark(look);
     writeWords(inner, words);
@@ -106,35 +60,21 @@ function writeWords(nodes: readonly CopyNode[], words: WordWriter): void {
 
 /** What the writers call a mark; a value says nothing of its own, and not every address may be followed. */
 function lookOf(mark: CopyMark): MarkLook | undefined {
-  switch (mark.type) {
-    case 'value':
-      return undefined;
-    case 'style':
-      return { type: 'style', style: mark.attrs.style };
-    case 'link': {
-      const address = safeAddress(mark.attrs.address);
-      const { button = false, styles = [] } = mark.attrs;
-      return address === undefined ? undefined : { type: 'link', address, button, styles };
-    }
-    default:
-      return mark;
-  }
+  if (mark.type === 'value') return undefined;
+  if (mark.type !== 'link') return mark;
+  const address = safeAddress(mark.attrs.address);
+  return address === undefined ? undefined : { type: 'link', attrs: { ...mark.attrs, address } };
 }
 
-function writeWord({ type, text = '', attrs = {} }: CopyNode, words: WordWriter): void {
-  if (type === 'text') words.literal(literal(text));
-  else if (type === 'break') words.lineBreak();
-  else if (type === 'image') words.image({ source: '', description: '', ...attrs } as ImageLook);
-  else if (type === 'hole') words.hole(attrs.id ?? '', attrs.kind ?? 'field', attrs.label ?? '');
-}
-
-function longestRun(nodes: readonly CopyNode[], at: number): { mark?: CopyMark; length: number } {
-  let best: { mark?: CopyMark; length: number } = { length: 0 };
-  for (const mark of nodes[at]!.marks ?? []) {
-    const key = copyMarkKey(mark);
-    let end = at + 1;
-    while (end < nodes.length && nodes[end]!.marks?.some((other) => copyMarkKey(other) === key)) end++;
-    if (end - at > best.length) best = { mark, length: end - at };
+function writeWord(node: CopyWord, words: WordWriter): void {
+  switch (node.type) {
+    case 'text':
+      return words.literal(literal(node.text));
+    case 'break':
+      return words.lineBreak();
+    case 'image':
+      return words.image(node.attrs);
+    case 'hole':
+      return words.hole(node.attrs.id, node.attrs.kind, node.attrs.label);
   }
-  return best;
 }

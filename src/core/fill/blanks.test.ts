@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import type { BlankType } from '../template/document';
+import type { BlankType } from '../document/templateDocument';
 import { readDay } from '../dates/civil';
 import { readAnswer, typedAnswer } from './blanks';
 

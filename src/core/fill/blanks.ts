@@ -1,7 +1,7 @@
 import { readDay } from '../dates/civil';
 import { decimalString, minorDigits, readAmount } from '../money/currency';
 import { scalar, type FieldType } from '../records/fieldType';
-import type { BlankType, Blank } from '../template/document';
+import type { BlankType, Blank } from '../document/templateDocument';
 
 /** A blank as its definition says, the same wherever it is used. */
 export interface BlankDefinition {
@@ -16,12 +16,12 @@ export function typeOfBlank({ kind }: BlankType): FieldType {
 }
 
 /** Whether a blank's tag says what it is, not only that its answer stands here too. */
-export function isDefinition(blank: Blank): boolean {
-  return blank.answer !== undefined || blank.default !== undefined;
+export function isDefinition({ attrs: { answer, default: preset } }: Blank): boolean {
+  return answer !== undefined || preset !== undefined;
 }
 
 /** A definition as one comparable text: two tags that say the same define one blank. */
-export function definitionKey({ answer, default: preset }: Blank): string {
+export function definitionKey({ attrs: { answer, default: preset } }: Blank): string {
   return JSON.stringify([answer ?? { kind: 'text' }, preset ?? null]);
 }
 

@@ -1,3 +1,5 @@
+import type { HoleKind } from '../document/copyDocument';
+
 /** What one smart field said, where it came from and why. One for each occurrence. */
 export interface Note {
   /** names the occurrence: the same for the same field of one template, whatever the records */
@@ -18,9 +20,6 @@ export interface Note {
   /** "the oldest of 2 unpaid invoices" */
   reason: string;
 }
-
-/** What is missing: a fact, an answer, a field still to be put there, or a made-up part still to be replaced. */
-export type HoleKind = 'field' | 'blank' | 'gap' | 'unfinished';
 
 /** A place where something is missing. Its text shows the label in brackets. */
 export interface Hole {

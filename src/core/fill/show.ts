@@ -7,7 +7,7 @@ import { phoneNumber } from './formats/phone';
 import { smallWords } from './formats/smallWords';
 import type { Run } from './run';
 import type { Show } from './steps/meaning';
-import { safeAddress } from './write/escape';
+import { safeAddress } from '../document/safeAddress';
 import { isKeptPicture } from './write/images';
 
 /** The default form of a type as text. */
@@ -97,7 +97,7 @@ export function showLink(reads: string | undefined, button: boolean, inLink: boo
   return (stored: string, _run, words) => {
     const address = inLink ? undefined : safeAddress(stored);
     const text = reads ?? stored;
-    const link = address !== undefined && ({ type: 'link', address, button, styles: [] } as const);
+    const link = address !== undefined && ({ type: 'link', attrs: { address, button } } as const);
     if (link) words.beginMark(link);
     words.value(text);
     if (link) words.endMark(link);

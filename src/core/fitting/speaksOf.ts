@@ -1,4 +1,4 @@
-import { eachPart } from '../template/eachPart';
+import { eachPart } from '../document/eachPart';
 import type { Template } from '../template/template';
 
 /** What a template always says something of, whoever it is filled for. */
@@ -35,13 +35,14 @@ function read({ head, document }: Template): Topics {
   let [soon, after] = [false, false];
   for (const { part, always } of eachPart([...head.subject, ...document.content])) {
     if (!always || part.type !== 'field') continue;
-    if (part.path === 'booking.starts_at' || part.path === 'booking.date') {
-      soon ||= part.steps.some(({ step }) => step === 'from now');
-      const onwards = part.steps.some((step) => step.step === 'plus' && !/hour|minute/.test(step.unit));
+    const { path, steps } = part.attrs;
+    if (path === 'booking.starts_at' || path === 'booking.date') {
+      soon ||= steps.some(({ step }) => step === 'from now');
+      const onwards = steps.some((step) => step.step === 'plus' && !/hour|minute/.test(step.unit));
       after ||= onwards;
       if (onwards) continue;
     }
-    paths.add(part.path);
+    paths.add(path);
   }
   const says = (...names: string[]) => names.some((name) => paths.has(name));
   return {

@@ -1,7 +1,7 @@
 import type { StartingKind } from '../records/recordKind';
 import type { Act } from './acts';
-import type { Line, TemplateDocument } from './document';
-import type { Condition } from './tags/step';
+import type { Line, TemplateDocument } from '../document/templateDocument';
+import type { Condition } from '../document/step';
 
 export const WRITTEN_TO = ['client', 'partner', 'member'] as const;
 export type WrittenTo = (typeof WRITTEN_TO)[number];

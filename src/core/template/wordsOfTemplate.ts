@@ -1,4 +1,4 @@
-import { eachPart } from './eachPart';
+import { eachPart } from '../document/eachPart';
 import type { Template, TemplateHead } from './template';
 
 /** What a template can be found by: its name, its note, its subject and its words where they are there; fields by their paths. */
@@ -12,8 +12,8 @@ export function wordsOfTemplate({
   const words = [head.name, head.note ?? '', head.group];
   for (const { part } of eachPart([...head.subject, ...(document?.content ?? [])])) {
     if (part.type === 'text') words.push(part.text);
-    else if (part.type === 'field') words.push(part.path.replace(/[._]/g, ' '));
-    else if (part.type === 'blank' || part.type === 'passage') words.push(part.name);
+    else if (part.type === 'field') words.push(part.attrs.path.replace(/[._]/g, ' '));
+    else if (part.type === 'blank' || part.type === 'passage') words.push(part.attrs.name);
   }
   return words.join(' ');
 }

@@ -1,4 +1,5 @@
-import { eachNode, type CopyNode } from '../fairCopy/copyDocument';
+import { eachNode } from '../document/eachNode';
+import type { CopyNode } from '../document/copyDocument';
 import { valuesOf } from '../fairCopy/values';
 import type { Note } from '../fill/filled';
 import type { FilledLetter } from './writingDesk';
@@ -57,7 +58,9 @@ function isFact({ path }: Note): boolean {
 }
 
 function partsOf(document: CopyNode): string[] {
-  return [...eachNode(document)].flatMap(({ attrs }) => attrs?.origin ?? []);
+  return [...eachNode(document)].flatMap(
+    (node) => (node.attrs && 'origin' in node.attrs && node.attrs.origin) || [],
+  );
 }
 
 function same(a: unknown, b: unknown): boolean {

@@ -1,4 +1,4 @@
-import type { CopyDocument } from '../fairCopy/copyDocument';
+import type { CopyDocument } from '../document/copyDocument';
 
 /** What its writer decided for a letter; everything left out follows by rule. All of it is data, nothing is a record. */
 export interface Choices {

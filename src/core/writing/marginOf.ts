@@ -1,5 +1,5 @@
-import type { CopyDocument } from '../fairCopy/copyDocument';
-import { eachNode } from '../fairCopy/copyDocument';
+import type { CopyDocument } from '../document/copyDocument';
+import { eachNode } from '../document/eachNode';
 import { valuesOf } from '../fairCopy/values';
 import { typedAnswer } from '../fill/blanks';
 import { capital } from '../describe/capital';
@@ -67,10 +67,10 @@ function placesOf(document: CopyDocument): Place[] {
   const places = new Map<string, Place>();
   for (const node of eachNode(document)) {
     if (node.type === 'hole') {
-      const { id, label } = node.attrs as { id: string; label: string };
+      const { id, label } = node.attrs;
       places.set(id, { id, words: label, said: '', hole: label });
     }
-    for (const mark of node.marks ?? []) {
+    for (const mark of ('marks' in node && node.marks) || []) {
       if (mark.type === 'value') places.set(mark.attrs.id, values.get(mark.attrs.id)!);
     }
   }

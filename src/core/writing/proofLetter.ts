@@ -1,5 +1,5 @@
 import { addressingOf, type Addressing } from '../addressing/addressingOf';
-import type { CopyDocument } from '../fairCopy/copyDocument';
+import type { CopyDocument } from '../document/copyDocument';
 import { openHoles, valuesOf } from '../fairCopy/values';
 import { writeCopy, type WrittenCopy } from '../fairCopy/writeCopy';
 import type { CompiledTemplate } from '../fill/compileTemplate';

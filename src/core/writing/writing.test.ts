@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { wordsOf } from '../fairCopy/copyDocument';
+import type { Subject } from '../document/copyDocument';
+import { wordsOf } from '../document/eachNode';
 import { fillIn } from '../fairCopy/change/fillIn';
 import { openHoles, valuesOf } from '../fairCopy/values';
 import { readMoment } from '../dates/zone';
@@ -235,7 +236,7 @@ describe('the proof of a letter', () => {
   it('stops for what is missing, for nobody, and for no subject', () => {
     const filled = desk('{{invoice.notes}}').fill(start, { ...choices, recipients: ['contact:pike'] })!;
     const [subject, ...body] = filled.document.content;
-    const document = { type: 'doc' as const, content: [{ ...subject!, content: [] }, ...body] };
+    const document = { type: 'doc' as const, content: [{ ...(subject as Subject), content: [] }, ...body] };
     expect(proofLetter(document, filled).marks.map(({ message }) => message)).toEqual([
       'Pike has no email address. Add one, or choose another person.',
       'The subject is empty. Write what the letter is about.',

@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto';
 import { QueryTypes } from 'sequelize';
-import { DOCUMENT_SCHEMA } from '../../core/template/document';
+import { DOCUMENT_SCHEMA } from '../../core/document/templateDocument';
 import { TABLES, type Database, type TableName } from '../database';
 import type { Rows } from './rows';
 import { hashPassword } from '../password';

@@ -1,6 +1,6 @@
 import { DataTypes } from 'sequelize';
 import type { StartingKind } from '../../core/records/recordKind';
-import type { TemplateDocument } from '../../core/template/document';
+import type { TemplateDocument } from '../../core/document/templateDocument';
 import type { TemplateHead } from '../../core/template/template';
 import { json, key, maybe, moment, or, text, uuid, whole, yesNo, type Column } from '../column';
 

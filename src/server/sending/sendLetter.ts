@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { UniqueConstraintError } from 'sequelize';
 import { addressingOf, type Addressing } from '../../core/addressing/addressingOf';
-import type { CopyDocument } from '../../core/fairCopy/copyDocument';
+import type { CopyDocument } from '../../core/document/copyDocument';
 import type { Addressee } from '../../core/fill/filled';
 import { languageOf } from '../../core/fill/fillInto';
 import type { StartingPoint } from '../../core/records/which/situation';

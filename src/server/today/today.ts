@@ -1,6 +1,6 @@
 import type { BookingWords } from '../../core/records/bookingWords';
 import { isoOf } from '../../core/dates/civil';
-import { wordsOf, type CopyNode } from '../../core/fairCopy/copyDocument';
+import { wordsOf } from '../../core/document/eachNode';
 import { formatsOf } from '../../core/fill/formats/formatsOf';
 import { occasionId, type Occasion } from '../../core/occasions/occasion';
 import { occasionsOf } from '../../core/occasions/occasionsOf';
@@ -102,20 +102,14 @@ function cardOf(occasion: Occasion, template: string | undefined, desk: WritingD
   };
 }
 
-/** What is still missing is dots, not the name of what is missing. */
-function withoutHoles(node: CopyNode): CopyNode {
-  if (node.type === 'hole') return { type: 'text', text: '…' };
-  return node.content ? { ...node, content: node.content.map(withoutHoles) } : node;
-}
-
 const BEGINNING = 180;
 
-/** The first words of a letter, in one line; a table is passed over. */
+/** The first words of a letter, in one line; a table is passed over, and what is missing is dots. */
 function beginningOf({ document }: FilledLetter): string {
   let words = '';
   for (const block of document.content.slice(1)) {
     if (block.type === 'table') words += words && ' …';
-    else words += `${words && ' '}${wordsOf(withoutHoles(block)).replace(/\s+/g, ' ').trim()}`;
+    else words += `${words && ' '}${wordsOf(block, '…').replace(/\s+/g, ' ').trim()}`;
     if (words.length >= BEGINNING) return `${words.slice(0, BEGINNING).replace(/\s+\S*$/, '')} …`;
   }
   return words;

@@ -1,6 +1,6 @@
 import type { Addressing } from '../../core/addressing/addressingOf';
 import type { WritingAnswer } from '../../core/contract/writing';
-import type { CopyDocument } from '../../core/fairCopy/copyDocument';
+import type { CopyDocument } from '../../core/document/copyDocument';
 import { nameRecipient, type RecordName } from '../../core/describe/nameRecord';
 import { nameStart } from '../../core/describe/nameStart';
 import type { StartingPoint } from '../../core/records/which/situation';

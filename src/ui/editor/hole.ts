@@ -5,7 +5,7 @@ import { holeElement, type HoleOptions } from './holeElement';
 export const Hole = Node.create<HoleOptions>({
   name: 'hole',
   inline: true,
-  group: 'inline',
+  group: 'word',
   atom: true,
   addOptions: () => ({
     blankType: () => ({ kind: 'text' }),

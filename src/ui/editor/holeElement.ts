@@ -1,4 +1,4 @@
-import type { BlankType } from '../../core/template/document';
+import type { BlankType } from '../../core/document/templateDocument';
 
 export interface HoleOptions {
   /** the type of a blank by its name */

@@ -1,12 +1,12 @@
 import { Editor, Extension } from '@tiptap/core';
 import { closeHistory, history, redo, undo } from '@tiptap/pm/history';
-import { Fragment, type Node as PageNode } from '@tiptap/pm/model';
-import { readCopy } from '../../core/fairCopy/readCopy';
+import { readCopy } from '../../core/document/readDocument';
 import type { Letter } from '../../core/writing/letter';
 import { Hole } from './hole';
 import type { HoleOptions } from './holeElement';
 import { LETTER_MARKS } from './letterMarks';
 import { LETTER_NODES } from './letterNodes';
+import { replaceWhatDiffers } from './replaceWhatDiffers';
 import { chosenValues, ValueLooks } from './valueLooks';
 
 export interface EditorEvents extends HoleOptions {
@@ -82,8 +82,7 @@ export class LetterEditor {
     const { state, schema, view } = this.editor;
     const next = schema.nodeFromJSON(contentOf(letter));
     const transaction = state.tr;
-    const change = difference(state.doc, next);
-    if (change) transaction.replaceWith(change.from, change.to, change.content);
+    replaceWhatDiffers(transaction, next);
     const choices = JSON.stringify(letter.choices);
     if (state.doc.attrs.choices !== choices) transaction.setDocAttribute('choices', choices);
     if (!transaction.docChanged) return;
@@ -128,26 +127,5 @@ function questionInHand(page: HTMLElement): () => void {
     if (!again) return;
     again.focus();
     if (value) again.value = value;
-  };
-}
-
-/** The blocks from the first to the last that differ. */
-function difference(before: PageNode, after: PageNode) {
-  const [a, b] = [before.children, after.children];
-  let start = 0;
-  while (start < a.length && start < b.length && a[start]!.eq(b[start]!)) start++;
-  if (start === a.length && start === b.length) return undefined;
-  let end = 0;
-  while (
-    end < a.length - start &&
-    end < b.length - start &&
-    a[a.length - 1 - end]!.eq(b[b.length - 1 - end]!)
-  )
-    end++;
-  const size = (nodes: readonly PageNode[]) => nodes.reduce((sum, node) => sum + node.nodeSize, 0);
-  return {
-    from: size(a.slice(0, start)),
-    to: size(a.slice(0, a.length - end)),
-    content: Fragment.from(b.slice(start, b.length - end)),
   };
 }

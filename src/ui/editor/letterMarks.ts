@@ -1,31 +1,25 @@
-import { Mark, type Attributes } from '@tiptap/core';
-import { safeAddress } from '../../core/fill/write/escape';
+import type { MarkConfig } from '@tiptap/core';
+import { LETTER } from '../../core/document/kinds';
+import { safeAddress } from '../../core/document/safeAddress';
+import { marksOf } from './schemaExtensions';
 
-const hidden = (fallback: unknown = null): Attributes[string] => ({ default: fallback, rendered: false });
+const simple = (name: string, tags: string[], key: string): Partial<MarkConfig> => ({
+  parseHTML: () => tags.map((tag) => ({ tag })),
+  renderHTML: () => [tags[0]!, 0],
+  addKeyboardShortcuts() {
+    return { [`Mod-${key}`]: ({ editor }) => editor.commands.toggleMark(name) };
+  },
+});
 
-const simple = (name: string, tags: string[], key: string) =>
-  Mark.create({
-    name,
-    parseHTML: () => tags.map((tag) => ({ tag })),
-    renderHTML: () => [tags[0]!, 0],
-    addKeyboardShortcuts() {
-      return { [`Mod-${key}`]: ({ editor }) => editor.commands.toggleMark(name) };
-    },
-  });
-
-/** The marks of a fair copy, in the order of core/fairCopy/copyDocument. */
-export const LETTER_MARKS = [
-  Mark.create({
-    name: 'signature',
-    priority: 1001,
+/** How the marks of a letter look on the page, what they are pasted from, and their keys. */
+export const LETTER_MARKS = marksOf(LETTER, {
+  signature: {
     parseHTML: () => [{ tag: 'span[data-signature]' }],
     renderHTML: () => ['span', { 'data-signature': '' }, 0],
-  }),
-  Mark.create({
-    name: 'value',
+  },
+  value: {
     // What is typed behind a value is not part of it.
     inclusive: false,
-    priority: 1000,
     addAttributes: () => ({
       id: {
         default: '',
@@ -40,11 +34,9 @@ export const LETTER_MARKS = [
     }),
     parseHTML: () => [{ tag: 'span[data-said]' }],
     renderHTML: ({ HTMLAttributes }) => ['span', { ...HTMLAttributes, class: 'value' }, 0],
-  }),
-  Mark.create({
-    name: 'link',
+  },
+  link: {
     inclusive: false,
-    addAttributes: () => ({ address: hidden(''), button: hidden(false), styles: hidden([]) }),
     parseHTML: () => [
       {
         tag: 'a[href]',
@@ -62,17 +54,12 @@ export const LETTER_MARKS = [
       },
       0,
     ],
-  }),
-  Mark.create({
-    name: 'style',
-    excludes: '',
-    addAttributes: () => ({ style: hidden('') }),
-    renderHTML: ({ mark }) => ['span', { class: looks([mark.attrs.style]) }, 0],
-  }),
-  simple('italic', ['em', 'i'], 'i'),
-  simple('bold', ['strong', 'b'], 'b'),
-  simple('code', ['code'], 'e'),
-];
+  },
+  style: { renderHTML: ({ mark }) => ['span', { class: looks([mark.attrs.style]) }, 0] },
+  italic: simple('italic', ['em', 'i'], 'i'),
+  bold: simple('bold', ['strong', 'b'], 'b'),
+  code: simple('code', ['code'], 'e'),
+});
 
 function looks(styles: unknown): string {
   return (styles as string[]).map((style) => `style-${style}`).join(' ');

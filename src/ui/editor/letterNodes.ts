@@ -1,29 +1,13 @@
-import { pictureAddress } from '../letter/pictureAddress';
-import { Node, type Attributes } from '@tiptap/core';
+import { LETTER } from '../../core/document/kinds';
 import { alignments } from '../letter/alignments';
+import { pictureAddress } from '../letter/pictureAddress';
+import { nodesOf, type NodeLooks } from './schemaExtensions';
 
-/**
- * The nodes of a fair copy on the page: those of core/fairCopy/copyDocument, by the same names. Where a node came
- * from is kept in the document, but never in the page's HTML: what is copied and put in elsewhere is the writer's own.
- */
-const hidden = (fallback: unknown = null): Attributes[string] => ({ default: fallback, rendered: false });
-const ORIGIN = { origin: hidden(), behind: hidden() };
-
-const TEXT_BLOCK = { content: 'inline*', group: 'block', defining: true };
-
-export const LETTER_NODES = [
-  Node.create({
-    name: 'doc',
-    topNode: true,
-    content: 'subject block+',
-    // What was chosen is part of the document, so that undoing goes back to it, too.
-    addAttributes: () => ({ choices: hidden() }),
-  }),
-  Node.create({ name: 'text', group: 'inline' }),
-  Node.create({
-    name: 'subject',
-    content: '(text | hole)*',
-    marks: 'value',
+/** How the nodes of a letter look on the page, what they are pasted from, and their keys. */
+const LOOKS: NodeLooks = {
+  // What was chosen is part of the document, so that undoing goes back to it, too.
+  doc: { addAttributes: () => ({ choices: { default: null, rendered: false } }) },
+  subject: {
     defining: true,
     isolating: true,
     renderHTML: () => ['p', { class: 'subject' }, 0],
@@ -36,59 +20,26 @@ export const LETTER_NODES = [
         },
       };
     },
-  }),
-  Node.create({
-    name: 'paragraph',
-    priority: 1000,
-    ...TEXT_BLOCK,
-    addAttributes: () => ORIGIN,
-    parseHTML: () => [{ tag: 'p' }],
-    renderHTML: () => ['p', 0],
-  }),
-  Node.create({
-    name: 'heading',
-    ...TEXT_BLOCK,
-    addAttributes: () => ({ ...ORIGIN, level: hidden(1) }),
+  },
+  paragraph: { defining: true, parseHTML: () => [{ tag: 'p' }], renderHTML: () => ['p', 0] },
+  heading: {
+    defining: true,
     parseHTML: () => [1, 2, 3, 4, 5, 6].map((level) => ({ tag: `h${level}`, attrs: { level } })),
     renderHTML: ({ node }) => ['p', { class: `letter-heading letter-heading-${node.attrs.level}` }, 0],
-  }),
-  Node.create({
-    name: 'rule',
-    group: 'block',
-    addAttributes: () => ORIGIN,
-    parseHTML: () => [{ tag: 'hr' }],
-    renderHTML: () => ['hr'],
-  }),
-  Node.create({
-    name: 'quote',
-    content: 'block+',
-    group: 'block',
+  },
+  rule: { parseHTML: () => [{ tag: 'hr' }], renderHTML: () => ['hr'] },
+  quote: {
     defining: true,
-    addAttributes: () => ORIGIN,
     parseHTML: () => [{ tag: 'blockquote' }],
     renderHTML: () => ['blockquote', 0],
-  }),
-  Node.create({
-    name: 'bulletList',
-    content: 'listItem+',
-    group: 'block',
-    addAttributes: () => ({ ...ORIGIN, tight: hidden(false) }),
-    parseHTML: () => [{ tag: 'ul' }],
-    renderHTML: () => ['ul', 0],
-  }),
-  Node.create({
-    name: 'orderedList',
-    content: 'listItem+',
-    group: 'block',
-    addAttributes: () => ({ ...ORIGIN, tight: hidden(false), start: hidden(1) }),
+  },
+  bulletList: { parseHTML: () => [{ tag: 'ul' }], renderHTML: () => ['ul', 0] },
+  orderedList: {
     parseHTML: () => [{ tag: 'ol' }],
     renderHTML: ({ node }) => ['ol', { start: node.attrs.start }, 0],
-  }),
-  Node.create({
-    name: 'listItem',
-    content: 'block+',
+  },
+  listItem: {
     defining: true,
-    addAttributes: () => ORIGIN,
     parseHTML: () => [{ tag: 'li' }],
     renderHTML: () => ['li', 0],
     addKeyboardShortcuts() {
@@ -98,54 +49,35 @@ export const LETTER_NODES = [
         'Shift-Tab': ({ editor }) => editor.commands.liftListItem('listItem'),
       };
     },
-  }),
-  Node.create({
-    name: 'table',
-    content: 'tableRow+',
-    group: 'block',
+  },
+  table: {
     isolating: true,
-    addAttributes: () => ({ ...ORIGIN, align: hidden([]) }),
     parseHTML: () => [{ tag: 'table', getAttrs: (element) => ({ align: sidesOf(element) }) }],
     renderHTML: ({ node }) => ['table', { class: alignments(node.attrs.align as string[]) }, ['tbody', 0]],
-  }),
-  Node.create({
-    name: 'tableRow',
-    content: 'tableCell+',
-    addAttributes: () => ({ ...ORIGIN, header: hidden(false) }),
+  },
+  tableRow: {
     parseHTML: () => [{ tag: 'tr', getAttrs: (element) => ({ header: isHeader(element) }) }],
     renderHTML: ({ node }) => ['tr', node.attrs.header ? { class: 'header-row' } : {}, 0],
-  }),
-  Node.create({
-    name: 'tableCell',
-    content: 'inline*',
+  },
+  tableCell: {
     isolating: true,
     parseHTML: () => [{ tag: 'td' }, { tag: 'th' }],
     renderHTML: () => ['td', 0],
-  }),
-  Node.create({
-    name: 'codeBlock',
-    content: 'inline*',
-    group: 'block',
+  },
+  codeBlock: {
     code: true,
-    addAttributes: () => ORIGIN,
+    defining: true,
     parseHTML: () => [{ tag: 'pre', preserveWhitespace: 'full' as const }],
     renderHTML: () => ['pre', 0],
-  }),
-  Node.create({
-    name: 'styled',
-    content: 'block+',
-    group: 'block',
-    addAttributes: () => ({ ...ORIGIN, styles: hidden([]) }),
+  },
+  styled: {
     renderHTML: ({ node }) => [
       'div',
       { class: (node.attrs.styles as string[]).map((style) => `style-${style}`).join(' ') },
       0,
     ],
-  }),
-  Node.create({
-    name: 'break',
-    inline: true,
-    group: 'inline',
+  },
+  break: {
     selectable: false,
     linebreakReplacement: true,
     parseHTML: () => [{ tag: 'br' }],
@@ -153,19 +85,8 @@ export const LETTER_NODES = [
     addKeyboardShortcuts() {
       return { 'Shift-Enter': ({ editor }) => editor.commands.insertContent({ type: 'break' }) };
     },
-  }),
-  Node.create({
-    name: 'image',
-    inline: true,
-    group: 'inline',
-    atom: true,
-    addAttributes: () => ({
-      source: hidden(''),
-      description: hidden(''),
-      width: hidden(),
-      link: hidden(),
-      styles: hidden([]),
-    }),
+  },
+  image: {
     // A picture from elsewhere is not fetched.
     renderHTML: ({ node }) => {
       const { source, description, width } = node.attrs;
@@ -174,8 +95,11 @@ export const LETTER_NODES = [
         ? ['img', { class: 'letter-picture', src, alt: description, ...(width ? { width } : {}) }]
         : ['span', { class: 'letter-image' }, description || 'Picture'];
     },
-  }),
-];
+  },
+};
+
+/** The nodes of a letter; what is missing in it is a node with a view of its own (./hole). */
+export const LETTER_NODES = nodesOf(LETTER, LOOKS).filter(({ name }) => name !== 'hole');
 
 /** The sides of a pasted table's columns, by the cells of its first row. */
 function sidesOf(table: HTMLElement): (string | null)[] {

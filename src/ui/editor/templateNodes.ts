@@ -1,142 +1,67 @@
-import { Mark, Node, type Attributes } from '@tiptap/core';
-import { structureName, type Among } from '../../core/template/visual/visualNode';
+import type { Node } from '@tiptap/core';
+import { TEMPLATE } from '../../core/document/kinds';
+import { marksOf, nodeOf, nodesOf, type NodeLooks } from './schemaExtensions';
+import { PLACES, STRUCTURES, structureName, type Place, type Structure } from './structures';
 
 /**
- * What a template may hold while it is edited: the nodes and marks of core/template/visual. Whatever this schema lets
- * stand can be written as text (a test says so).
+ * What a template may hold while it is edited: its document's schema, where a list or a table has an item or a row that
+ * is there, as no text could be made of it otherwise. Whatever this lets stand can be written as text (a test says so).
  */
-const data = (fallback: unknown = null): Attributes[string] => ({ default: fallback, rendered: false });
+const tag = (name: string) => ({ renderHTML: () => [name, 0] as const });
+const field = { renderHTML: () => ['span', { class: 'field' }] as const };
 
-const words = (name: string, attributes: Attributes) =>
-  Node.create({
-    name,
-    inline: true,
-    group: 'word',
-    atom: true,
-    addAttributes: () => attributes,
-    renderHTML: () => ['span', { class: 'field' }],
-  });
+const LIST = '(listItem | itemSection | itemWhen) item*';
 
-/** The structures among one kind of content: what repeats or hides, in branches, passages and comments. */
-function structures(among: Among, content: string) {
-  const name = (structure: 'section' | 'when' | 'branch' | 'comment' | 'passage') =>
-    structureName(structure, among);
-  const inline = among === 'word';
-  const shared = { inline, group: among, marks: inline ? '_' : undefined };
-  const tag = inline ? 'span' : 'div';
-  const create = (config: Parameters<typeof Node.create>[0]) =>
-    Node.create({ ...shared, renderHTML: () => [tag, { class: 'structure' }, 0], ...(config as object) });
-  return [
-    create({
-      name: name('section'),
-      content,
-      addAttributes: () => ({ path: data('.'), steps: data([]), inverted: data(false) }),
-    }),
-    create({
-      name: name('when'),
-      content: `${name('branch')} ${name('branch')}?`,
-      addAttributes: () => ({
-        condition: data({ join: 'and', clauses: [{ path: 'invoice.is_paid', steps: [] }] }),
-      }),
-    }),
-    create({ name: name('branch'), content, group: '' }),
-    create({
-      name: name('comment'),
-      atom: true,
-      addAttributes: () => ({ words: data('') }),
-      renderHTML: () => [tag, { class: 'structure' }],
-    }),
-    // A passage is paragraphs or words: it cannot be an item or a row.
-    ...(among === 'block' || inline
-      ? [
-          create({
-            name: name('passage'),
-            atom: true,
-            addAttributes: () => ({ name: data('') }),
-            renderHTML: () => [tag, { class: 'passage' }],
-          }),
-        ]
-      : []),
-  ];
+const LOOKS: NodeLooks = {
+  paragraph: tag('p'),
+  heading: tag('div'),
+  rule: { renderHTML: () => ['hr'] },
+  quote: tag('blockquote'),
+  bulletList: { ...tag('ul'), content: LIST },
+  orderedList: { ...tag('ol'), content: LIST },
+  listItem: tag('li'),
+  table: { ...tag('table'), content: 'tableRow (tableRow | rowSection | rowWhen) row*' },
+  tableRow: tag('tr'),
+  tableCell: tag('td'),
+  codeBlock: { ...tag('pre'), code: true },
+  styled: tag('div'),
+  break: { renderHTML: () => ['br'] },
+  image: field,
+  field,
+  blank: field,
+  gap: field,
+  unfinished: field,
+  signature: field,
+};
+
+/** What stands in a structure: something of the place it stands in, that no text could leave out. */
+const HELD: Readonly<Record<Place, string>> = {
+  block: 'block+',
+  item: 'listItem item*',
+  row: 'tableRow row*',
+  word: 'word*',
+};
+
+function structure(name: Structure, place: Place): Node[] {
+  const kind = TEMPLATE.nodes[name]!;
+  const among = name !== 'branch';
+  if (among && !kind.groups.includes(place)) return [];
+  const content =
+    name === 'when' ? kind.content.replaceAll('branch', structureName('branch', place)) : HELD[place];
+  const look = kind.content ? { content, ...tag(place === 'word' ? 'span' : 'div') } : field;
+  const inline = place === 'word' ? { inline: true, marks: '_' } : {};
+  return [nodeOf(structureName(name, place), kind, among ? place : undefined, { ...look, ...inline })];
 }
 
-const holder = (name: string, content: string, group: string, attributes: Attributes = {}) =>
-  Node.create({ name, content, group, addAttributes: () => attributes, renderHTML: () => ['div', 0] });
-
 export const TEMPLATE_NODES = [
-  Node.create({ name: 'doc', topNode: true, content: 'block+' }),
-  Node.create({ name: 'text', group: 'word' }),
-  Node.create({
-    name: 'paragraph',
-    priority: 1000,
-    content: 'word*',
-    group: 'block',
-    renderHTML: () => ['p', 0],
-  }),
-  holder('heading', 'word*', 'block', { level: data(1) }),
-  Node.create({ name: 'rule', group: 'block', renderHTML: () => ['hr'] }),
-  holder('quote', 'block+', 'block'),
-  holder('bulletList', '(listItem | itemSection | itemWhen) item*', 'block', { tight: data(true) }),
-  holder('orderedList', '(listItem | itemSection | itemWhen) item*', 'block', {
-    tight: data(true),
-    start: data(1),
-  }),
-  holder('listItem', 'block+', 'item'),
-  holder('table', 'headerRow (tableRow | rowSection | rowWhen) row*', 'block', { align: data([]) }),
-  holder('headerRow', 'tableCell+', ''),
-  holder('tableRow', 'tableCell+', 'row'),
-  holder('tableCell', 'word*', ''),
-  Node.create({
-    name: 'code',
-    content: '(text | field | blank)*',
-    group: 'block',
-    marks: '',
-    code: true,
-    addAttributes: () => ({ language: data('') }),
-    renderHTML: () => ['pre', 0],
-  }),
-  holder('styled', 'block+', 'block', { styles: data([]) }),
-  ...structures('block', 'block+'),
-  // Of a list or a table without a single item or row no text could be made.
-  ...structures('item', 'listItem item*'),
-  ...structures('row', 'tableRow row*'),
-  ...structures('word', 'word*'),
-  Node.create({ name: 'break', inline: true, group: 'word', renderHTML: () => ['br'] }),
-  words('image', {
-    source: data([]),
-    description: data([]),
-    width: data(undefined),
-    link: data(undefined),
-    styles: data(undefined),
-  }),
-  words('field', { path: data('client.name'), steps: data([]) }),
-  words('blank', {
-    name: data('Answer'),
-    answer: data(undefined),
-    default: data(undefined),
-    steps: data([]),
-  }),
-  words('gap', { words: data('') }),
-  words('unfinished', { words: data('') }),
-  words('signature', {}),
+  ...nodesOf(TEMPLATE, LOOKS),
+  ...PLACES.flatMap((place) => STRUCTURES.flatMap((name) => structure(name, place))),
 ];
 
-const mark = (name: string, tag: string, attributes: Attributes = {}) =>
-  Mark.create({
-    name,
-    excludes: name === 'style' ? '' : undefined,
-    addAttributes: () => attributes,
-    renderHTML: () => [tag, 0],
-  });
-
-export const TEMPLATE_MARKS = [
-  mark('link', 'a', {
-    address: data([]),
-    title: data(undefined),
-    button: data(false),
-    styles: data([]),
-  }),
-  mark('style', 'span', { style: data('large') }),
-  mark('italic', 'em'),
-  mark('bold', 'strong'),
-];
+export const TEMPLATE_MARKS = marksOf(TEMPLATE, {
+  link: { renderHTML: () => ['a', 0] },
+  style: { renderHTML: () => ['span', 0] },
+  italic: { renderHTML: () => ['em', 0] },
+  bold: { renderHTML: () => ['strong', 0] },
+  code: { renderHTML: () => ['code', 0] },
+});

@@ -1,10 +1,12 @@
 import { Fragment, type ReactNode } from 'react';
-import type { CopyMark, CopyNode } from '../../core/fairCopy/copyDocument';
-import { LetterImage } from './LetterImage';
+import type { CopyMark, CopyPart, CopyWord } from '../../core/document/copyDocument';
+import { holdsWords, partsOf } from '../../core/document/eachNode';
 import { alignments } from './alignments';
+import { LetterImage } from './LetterImage';
+import { drawBlock, drawMark } from './looks';
 
 interface Props {
-  nodes: readonly CopyNode[];
+  nodes: readonly CopyPart[];
   onChoose?: (id: string) => void;
 }
 
@@ -13,50 +15,37 @@ export function CopyBlocks({ nodes, onChoose }: Props) {
   return nodes.map((node, i) => <CopyBlock key={i} node={node} onChoose={onChoose} />);
 }
 
-function CopyBlock({ node, onChoose }: { node: CopyNode; onChoose: Props['onChoose'] }): ReactNode {
-  const { type, attrs = {}, content = [] } = node;
-  const inside = () => <CopyBlocks nodes={content} {...(onChoose ? { onChoose } : {})} />;
-  const words = () => <CopyWords nodes={content} {...(onChoose ? { onChoose } : {})} />;
-  switch (type) {
+function CopyBlock({ node, onChoose }: { node: CopyPart; onChoose: Props['onChoose'] }): ReactNode {
+  const choosing = onChoose ? { onChoose } : {};
+  const inside = holdsWords(node) ? (
+    <CopyWords nodes={node.content} {...choosing} />
+  ) : (
+    <CopyBlocks nodes={partsOf(node)} {...choosing} />
+  );
+  switch (node.type) {
+    case 'doc':
+      return inside;
     case 'subject':
-      return <p className="subject">{words()}</p>;
-    case 'paragraph':
-      return <p>{words()}</p>;
-    case 'heading':
-      return <p className={`letter-heading letter-heading-${attrs.level}`}>{words()}</p>;
-    case 'rule':
-      return <hr />;
-    case 'quote':
-      return <blockquote>{inside()}</blockquote>;
-    case 'bulletList':
-      return <ul>{inside()}</ul>;
-    case 'orderedList':
-      return <ol start={attrs.start ?? 1}>{inside()}</ol>;
-    case 'listItem':
-      return <li>{inside()}</li>;
+      return <p className="subject">{inside}</p>;
     case 'table':
       return (
-        <table className={alignments(attrs.align ?? [])}>
-          <tbody>{inside()}</tbody>
+        <table className={alignments(node.attrs.align)}>
+          <tbody>{inside}</tbody>
         </table>
       );
     case 'tableRow':
-      return <tr className={attrs.header ? 'header-row' : undefined}>{inside()}</tr>;
+      return <tr className={node.attrs?.header ? 'header-row' : undefined}>{inside}</tr>;
     case 'tableCell':
-      return <td>{words()}</td>;
-    case 'codeBlock':
-      return <pre>{words()}</pre>;
-    case 'styled':
-      return <div className={looks(attrs.styles)}>{inside()}</div>;
+      return <td>{inside}</td>;
     default:
-      return null;
+      return drawBlock(node, inside);
   }
 }
 
-function CopyWords({ nodes, onChoose }: Props) {
+function CopyWords({ nodes, onChoose }: { nodes: readonly CopyWord[]; onChoose?: Props['onChoose'] }) {
   return nodes.map((node, i) => (
     <Fragment key={i}>
-      {(node.marks ?? []).reduceRight(
+      {(node.marks ?? []).reduceRight<ReactNode>(
         (inner, mark) => marked(mark, inner, node, onChoose),
         word(node, onChoose),
       )}
@@ -64,64 +53,46 @@ function CopyWords({ nodes, onChoose }: Props) {
   ));
 }
 
-function word({ type, text, attrs = {} }: CopyNode, onChoose: Props['onChoose']): ReactNode {
-  if (type === 'text') return text;
-  if (type === 'break') return <br />;
-  if (type === 'image') {
-    const { source = '', description = '', width } = attrs;
-    return <LetterImage source={source} description={description} width={width} />;
-  }
-  if (!onChoose) return <span className="hole hole-button">{attrs.label}</span>;
-  return (
-    <span className="hole" data-id={attrs.id}>
-      <button
-        type="button"
-        className="hole-button"
-        aria-label={`Missing: ${attrs.label}`}
-        onClick={() => onChoose(attrs.id!)}
-      >
-        {attrs.label}
-      </button>
-    </span>
-  );
-}
-
-function marked(mark: CopyMark, inner: ReactNode, node: CopyNode, onChoose: Props['onChoose']): ReactNode {
-  switch (mark.type) {
-    case 'bold':
-      return <strong>{inner}</strong>;
-    case 'italic':
-      return <em>{inner}</em>;
-    case 'code':
-      return <code>{inner}</code>;
-    case 'signature':
-      return inner;
-    case 'style':
-      return <span className={`style-${mark.attrs.style}`}>{inner}</span>;
-    case 'link':
+function word(node: CopyWord, onChoose: Props['onChoose']): ReactNode {
+  switch (node.type) {
+    case 'text':
+      return node.text;
+    case 'break':
+      return <br />;
+    case 'image': {
+      const { source, description, width } = node.attrs;
+      return <LetterImage source={source} description={description} width={width} />;
+    }
+    case 'hole': {
+      const { id, label } = node.attrs;
+      if (!onChoose) return <span className="hole hole-button">{label}</span>;
       return (
-        <span
-          className={`letter-link ${mark.attrs.button ? 'letter-button' : ''} ${looks(mark.attrs.styles)}`}
-        >
-          {inner}
-        </span>
-      );
-    case 'value': {
-      const { id, said } = mark.attrs;
-      const changed = node.type === 'text' && !said.includes(node.text!);
-      return (
-        <span
-          className={`value ${changed ? 'value-changed' : ''}`}
-          data-id={id}
-          {...(onChoose ? { onClick: () => onChoose(id) } : {})}
-        >
-          {inner}
+        <span className="hole" data-id={id}>
+          <button
+            type="button"
+            className="hole-button"
+            aria-label={`Missing: ${label}`}
+            onClick={() => onChoose(id)}
+          >
+            {label}
+          </button>
         </span>
       );
     }
   }
 }
 
-function looks(styles: readonly string[] = []): string {
-  return styles.map((style) => `style-${style}`).join(' ');
+function marked(mark: CopyMark, inner: ReactNode, node: CopyWord, onChoose: Props['onChoose']): ReactNode {
+  if (mark.type !== 'value') return drawMark(mark, inner);
+  const { id, said } = mark.attrs;
+  const changed = node.type === 'text' && !said.includes(node.text);
+  return (
+    <span
+      className={`value ${changed ? 'value-changed' : ''}`}
+      data-id={id}
+      {...(onChoose ? { onClick: () => onChoose(id) } : {})}
+    >
+      {inner}
+    </span>
+  );
 }

@@ -4,18 +4,18 @@ import type {
   Field,
   Inline,
   ListChild,
-  Mark,
-  Structured,
-  Style,
+  Row,
+  Section,
   Table,
   TableRow,
   TemplateDocument,
-} from '../../core/template/document';
-import { longestRun, markKey, withoutMark } from '../../core/template/marks';
+  When,
+} from '../../core/document/templateDocument';
+import { longestRun, markKey, withoutMark } from '../../core/document/marks';
 import { printTag } from '../../core/template/tags/printTag';
 import { printLine } from '../../core/template/text/printLine';
 import { LetterImage } from './LetterImage';
-import type { Step } from '../../core/template/tags/step';
+import { drawBlock, drawMark } from './looks';
 import type { Tag } from '../../core/template/tags/tag';
 
 /** What a template in pencil is drawn with. */
@@ -26,7 +26,7 @@ export interface Pencil {
 }
 
 export function PencilBlocks({ blocks, pencil }: { blocks: readonly Block[]; pencil: Pencil }): ReactNode {
-  return blocks.map((block, i) => <Fragment key={i}>{drawBlock(block, pencil)}</Fragment>);
+  return blocks.map((block, i) => <Fragment key={i}>{drawPart(block, pencil)}</Fragment>);
 }
 
 export function PencilWords({ words, pencil }: { words: readonly Inline[]; pencil: Pencil }): ReactNode {
@@ -45,44 +45,40 @@ export function PencilWords({ words, pencil }: { words: readonly Inline[]; penci
   return drawn;
 }
 
-function drawBlock(block: Block, pencil: Pencil): ReactNode {
-  const words = (content: readonly Inline[]) => <PencilWords words={content} pencil={pencil} />;
+function drawPart(block: Block, pencil: Pencil): ReactNode {
   const blocks = (content: readonly Block[]) => <PencilBlocks blocks={content} pencil={pencil} />;
   switch (block.type) {
     case 'paragraph':
-      return <p>{words(block.content)}</p>;
     case 'heading':
-      return <p className={`letter-heading letter-heading-${block.level}`}>{words(block.content)}</p>;
+    case 'codeBlock':
+      return drawBlock(block, <PencilWords words={block.content} pencil={pencil} />);
     case 'rule':
-      return <hr />;
+      return drawBlock(block, null);
     case 'quote':
-      return <blockquote>{blocks(block.content)}</blockquote>;
+    case 'styled':
+      return drawBlock(block, blocks(block.content));
     case 'bulletList':
-      return <ul>{drawItems(block.content, pencil)}</ul>;
     case 'orderedList':
-      return <ol start={block.start}>{drawItems(block.content, pencil)}</ol>;
+      return drawBlock(block, drawItems(block.content, pencil));
     case 'table':
       return <PencilTable table={block} pencil={pencil} />;
-    case 'code':
-      return <pre>{words(block.content)}</pre>;
-    case 'styled':
-      return <div className={styleClasses(block.styles)}>{blocks(block.content)}</div>;
     case 'section':
-      return <Structure label={labelOf(openTag(block), pencil)}>{blocks(block.content)}</Structure>;
-    case 'when':
+      return <Structure label={labelOf(openingTag(block), pencil)}>{blocks(block.content)}</Structure>;
+    case 'when': {
+      const [then, otherwise] = block.content;
       return (
         <>
-          <Structure label={labelOf({ type: 'open when', condition: block.condition }, pencil)}>
-            {blocks(block.content)}
-          </Structure>
-          {block.otherwise && <Structure label="Otherwise">{blocks(block.otherwise)}</Structure>}
+          <Structure label={labelOf(openingTag(block), pencil)}>{blocks(then.content)}</Structure>
+          {otherwise && <Structure label="Otherwise">{blocks(otherwise.content)}</Structure>}
         </>
       );
+    }
     case 'passage': {
-      const passage = pencil.passages.get(block.name);
+      const { name } = block.attrs;
+      const passage = pencil.passages.get(name);
       return (
         <div className="passage">
-          <span className="passage-name">{block.name} · passage</span>
+          <span className="passage-name">{name} · passage</span>
           {passage && blocks(passage.content)}
         </div>
       );
@@ -107,21 +103,20 @@ function drawItems(children: readonly ListChild[], pencil: Pencil): ReactNode {
     if (child.type === 'comment') return null;
     if (child.type === 'listItem') {
       return (
-        <li key={i}>
-          <PencilBlocks blocks={child.content} pencil={pencil} />
-        </li>
+        <Fragment key={i}>
+          {drawBlock(child, <PencilBlocks blocks={child.content} pencil={pencil} />)}
+        </Fragment>
       );
     }
-    const tag: Tag =
-      child.type === 'section' ? openTag(child) : { type: 'open when', condition: child.condition };
+    const [then, otherwise] = branchesOf(child);
     return (
       <li key={i} className="structure">
-        <span className="structure-label">{labelOf(tag, pencil)}</span>
-        <ul>{drawItems(child.content, pencil)}</ul>
-        {child.type === 'when' && child.otherwise && (
+        <span className="structure-label">{labelOf(openingTag(child), pencil)}</span>
+        <ul>{drawItems(then, pencil)}</ul>
+        {otherwise && (
           <>
             <span className="structure-label">Otherwise</span>
-            <ul>{drawItems(child.otherwise, pencil)}</ul>
+            <ul>{drawItems(otherwise, pencil)}</ul>
           </>
         )}
       </li>
@@ -129,69 +124,49 @@ function drawItems(children: readonly ListChild[], pencil: Pencil): ReactNode {
   });
 }
 
+/** What stands in a structure, and what stands there otherwise. */
+function branchesOf<Child>(structure: Section<Child> | When<Child>): [Child[], Child[]?] {
+  if (structure.type === 'section') return [structure.content];
+  const [then, otherwise] = structure.content;
+  return otherwise ? [then.content, otherwise.content] : [then.content];
+}
+
 function PencilTable({ table, pencil }: { table: Table; pencil: Pencil }) {
-  const side = (column: number) => {
-    const align = table.align[column];
-    return align ? `column-${align}` : undefined;
-  };
-  const rows = (children: readonly Structured<TableRow>[]): ReactNode =>
+  const { align } = table.attrs;
+  const [head, ...body] = table.content;
+  const cells = (row: TableRow) =>
+    row.content.map((cell, column) => {
+      const Cell = row.attrs?.header ? 'th' : 'td';
+      const side = align[column] ? `column-${align[column]}` : undefined;
+      return (
+        <Cell key={column} {...(row.attrs?.header ? { scope: 'col' } : {})} className={side}>
+          <PencilWords words={cell.content} pencil={pencil} />
+        </Cell>
+      );
+    });
+  const rows = (children: readonly Row[]): ReactNode =>
     children.map((child, i) => {
       if (child.type === 'comment') return null;
-      if (child.type === 'tableRow') {
-        return (
-          <tr key={i}>
-            {child.content.map((cell, column) => (
-              <td key={column} className={side(column)}>
-                <PencilWords words={cell.content} pencil={pencil} />
-              </td>
-            ))}
-          </tr>
-        );
-      }
-      const tag: Tag =
-        child.type === 'section' ? openTag(child) : { type: 'open when', condition: child.condition };
+      if (child.type === 'tableRow') return <tr key={i}>{cells(child)}</tr>;
       return (
         <Fragment key={i}>
           <tr className="structure-row">
-            <td colSpan={table.align.length}>
-              <span className="structure-label">{labelOf(tag, pencil)}</span>
+            <td colSpan={align.length}>
+              <span className="structure-label">{labelOf(openingTag(child), pencil)}</span>
             </td>
           </tr>
-          {rows(child.content)}
-          {child.type === 'when' && child.otherwise && rows(child.otherwise)}
+          {branchesOf(child).map((branch, at) => (
+            <Fragment key={at}>{rows(branch ?? [])}</Fragment>
+          ))}
         </Fragment>
       );
     });
   return (
     <table>
-      <thead>
-        <tr>
-          {table.header.map((cell, column) => (
-            <th key={column} scope="col" className={side(column)}>
-              <PencilWords words={cell.content} pencil={pencil} />
-            </th>
-          ))}
-        </tr>
-      </thead>
-      <tbody>{rows(table.content)}</tbody>
+      <thead>{rows(head ? [head] : [])}</thead>
+      <tbody>{rows(body)}</tbody>
     </table>
   );
-}
-
-function drawMark(mark: Mark, words: ReactNode): ReactNode {
-  switch (mark.type) {
-    case 'bold':
-      return <strong>{words}</strong>;
-    case 'italic':
-      return <em>{words}</em>;
-    case 'code':
-      return <code>{words}</code>;
-    case 'style':
-      return <span className={styleClasses([mark.style])}>{words}</span>;
-    case 'link':
-      // In a template nothing is followed.
-      return <span className={mark.button ? 'letter-button' : 'letter-link'}>{words}</span>;
-  }
 }
 
 function drawWord(node: Inline, pencil: Pencil): ReactNode {
@@ -201,45 +176,41 @@ function drawWord(node: Inline, pencil: Pencil): ReactNode {
     case 'break':
       return <br />;
     case 'image': {
-      const description = printLine(node.description);
+      const { source, width } = node.attrs;
+      const description = printLine(node.attrs.description);
       return (
         <LetterImage
-          source={printLine(node.source)}
+          source={printLine(source)}
           description={description && `Picture: ${description}`}
-          width={node.width}
+          width={width}
         />
       );
     }
     case 'signature':
       return <span className="letter-signature">Signature of whoever writes</span>;
     case 'gap':
-      return <span className="field field-open">{node.words}</span>;
+      return <span className="field field-open">{node.attrs.words}</span>;
     case 'unfinished':
-      return <span className="field-open">{node.words}</span>;
+      return <span className="field-open">{node.attrs.words}</span>;
     case 'section':
+    case 'when': {
+      const label = labelOf(openingTag(node), pencil);
+      const [then, otherwise] = branchesOf(node);
       return (
-        <span className="structure-inline" title={labelOf(openTag(node), pencil)}>
-          <span className="structure-label">{labelOf(openTag(node), pencil)}: </span>
-          <PencilWords words={node.content} pencil={pencil} />
-        </span>
-      );
-    case 'when':
-      return (
-        <span className="structure-inline">
-          <span className="structure-label">
-            {labelOf({ type: 'open when', condition: node.condition }, pencil)}:{' '}
-          </span>
-          <PencilWords words={node.content} pencil={pencil} />
-          {node.otherwise && (
+        <span className="structure-inline" title={node.type === 'section' ? label : undefined}>
+          <span className="structure-label">{label}: </span>
+          <PencilWords words={then} pencil={pencil} />
+          {otherwise && (
             <>
               <span className="structure-label"> otherwise: </span>
-              <PencilWords words={node.otherwise} pencil={pencil} />
+              <PencilWords words={otherwise} pencil={pencil} />
             </>
           )}
         </span>
       );
+    }
     case 'passage':
-      return <span className="field">{node.name}</span>;
+      return <span className="field">{node.attrs.name}</span>;
     case 'comment':
       return null;
     case 'blank':
@@ -252,7 +223,7 @@ function drawWord(node: Inline, pencil: Pencil): ReactNode {
 /** A field as it will look: a button, a link, a picture; any other by what it is called. */
 function drawField(node: Field, pencil: Pencil): ReactNode {
   const label = labelOf(node, pencil);
-  const look = node.steps.find(({ step }) => step !== 'or');
+  const look = node.attrs.steps.find(({ step }) => step !== 'or');
   if (look?.step === 'button' || (look?.step === 'as' && look.words.length === 1)) {
     return (
       <span className={look.step === 'button' ? 'letter-button' : 'letter-link'} title={label}>
@@ -268,10 +239,11 @@ function labelOf(tag: Tag, { labels }: Pencil): string {
   return labels[written] ?? written;
 }
 
-function openTag({ path, steps, inverted }: { path: string; steps: Step[]; inverted: boolean }): Tag {
-  return { type: 'open', path, steps, inverted };
-}
-
-function styleClasses(styles: readonly Style[]): string {
-  return styles.map((style) => `style-${style}`).join(' ');
+function openingTag({
+  type,
+  attrs,
+}: Pick<Section<never>, 'type' | 'attrs'> | Pick<When<never>, 'type' | 'attrs'>): Tag {
+  return type === 'section'
+    ? { type: 'open', ...(attrs as Section<never>['attrs']) }
+    : { type: 'open when', ...(attrs as When<never>['attrs']) };
 }

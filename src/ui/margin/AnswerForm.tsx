@@ -2,7 +2,7 @@
 
 import { useId, useState, type FormEvent } from 'react';
 import Form from 'react-bootstrap/Form';
-import type { BlankType } from '../../core/template/document';
+import type { BlankType } from '../../core/document/templateDocument';
 
 interface Props {
   label: string;

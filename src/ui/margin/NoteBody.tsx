@@ -5,7 +5,7 @@ import type { MarginNote } from '../../core/writing/marginOf';
 import { isStartingKind } from '../../core/records/recordKind';
 import { recordPath } from '../records/recordPath';
 import type { LetterStore } from '../writing/letterStore';
-import type { BlankType } from '../../core/template/document';
+import type { BlankType } from '../../core/document/templateDocument';
 import { AnswerForm } from './AnswerForm';
 import type { FilledLetter } from '../../core/writing/writingDesk';
 

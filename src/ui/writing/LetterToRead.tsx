@@ -1,7 +1,7 @@
 import { Fragment } from 'react';
 import type { Addressing } from '../../core/addressing/addressingOf';
 import type { RecordName } from '../../core/describe/nameRecord';
-import type { CopyDocument } from '../../core/fairCopy/copyDocument';
+import type { CopyDocument } from '../../core/document/copyDocument';
 import { CopyBlocks } from '../letter/CopyBlocks';
 import { AddressLines } from './AddressLines';
 

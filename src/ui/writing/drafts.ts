@@ -1,5 +1,5 @@
 import { clear, createStore, entries, get, update, type UseStore } from 'idb-keyval';
-import type { CopyDocument } from '../../core/fairCopy/copyDocument';
+import type { CopyDocument } from '../../core/document/copyDocument';
 import type { StartingPoint } from '../../core/records/which/situation';
 import type { Letter } from '../../core/writing/letter';
 

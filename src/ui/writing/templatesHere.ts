@@ -6,6 +6,7 @@ import {
   type TemplateList,
 } from '../../core/contract/writing';
 import type { ListedTemplate, TemplateWords } from '../../core/fitting/listedTemplate';
+import { DOCUMENT_SCHEMA } from '../../core/document/templateDocument';
 import { askServer } from './askServer';
 
 /** A list of templates as this device keeps it. Its edition tells whose it is, too. */
@@ -113,5 +114,5 @@ async function dropOthers(templates: readonly ListedTemplate[]): Promise<void> {
 }
 
 function placeOf({ key, version, keptAt }: Pick<ListedTemplate, 'key' | 'version' | 'keptAt'>): string {
-  return `${key} ${version} ${keptAt}`;
+  return `${key} ${version} ${keptAt} ${DOCUMENT_SCHEMA}`;
 }

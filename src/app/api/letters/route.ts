@@ -1,7 +1,8 @@
 import { array, object, string, type InferType } from 'yup';
 import type { ListPage } from '../../../core/contract/list';
-import type { CopyDocument } from '../../../core/fairCopy/copyDocument';
-import { readCopy, UnreadableCopy } from '../../../core/fairCopy/readCopy';
+import type { CopyDocument } from '../../../core/document/copyDocument';
+import { readCopy } from '../../../core/document/readDocument';
+import { UnreadableDocument } from '../../../core/document/kinds';
 import type { Choices } from '../../../core/writing/letter';
 import { findLetters } from '../../../server/letters/findLetters';
 import { post } from '../../../server/letters/post';
@@ -84,7 +85,7 @@ function documentOf(json: unknown): CopyDocument {
   try {
     return readCopy(json);
   } catch (error) {
-    if (!(error instanceof UnreadableCopy)) throw error;
+    if (!(error instanceof UnreadableDocument)) throw error;
     throw new Refused(`This letter cannot be read: ${error.message}`, 400);
   }
 }

@@ -1,4 +1,6 @@
-import { sortCopyMarks, valueMark, type CopyDocument, type CopyMark, type CopyNode } from '../copyDocument';
+import { sortMarks } from '../../document/marks';
+import { valueMark } from '../../document/eachNode';
+import type { CopyDocument, CopyMark, CopyWord } from '../../document/copyDocument';
 import { mapPieces } from './mapPieces';
 
 /**
@@ -11,13 +13,13 @@ export function fillIn(document: CopyDocument, ids: ReadonlySet<string>, words: 
   if (!typed.trim()) return document;
   return mapPieces(document, ({ id, nodes }) => {
     if (id === undefined || !ids.has(id)) return undefined;
-    const [first] = nodes as [CopyNode];
+    const [first] = nodes as [CopyWord];
     const said = valueMark(first)?.said ?? '';
-    const kept: readonly CopyMark[] = (first.marks ?? []).filter((mark) => mark.type !== 'value');
-    const marks = sortCopyMarks([...kept, { type: 'value', attrs: { id, said } }]);
+    const kept = (first.marks ?? []).filter((mark) => mark.type !== 'value');
+    const marks = sortMarks<CopyMark>([...kept, { type: 'value', attrs: { id, said } }]);
     return typed
       .split('\n')
-      .flatMap((line, i): CopyNode[] => [
+      .flatMap((line, i): CopyWord[] => [
         ...(i > 0 ? [{ type: 'break' as const, marks }] : []),
         ...(line ? [{ type: 'text' as const, text: line, marks }] : []),
       ]);

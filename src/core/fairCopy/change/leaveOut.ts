@@ -1,4 +1,6 @@
-import { holdsWords, joined, wordsOf, type CopyDocument, type CopyNode } from '../copyDocument';
+import { holdsWords, partsOf, wordsOf } from '../../document/eachNode';
+import { joined } from '../../document/marks';
+import type { CopyDocument, CopyPart, CopyWord } from '../../document/copyDocument';
 
 /**
  * Takes the sentence with a hole out of a document. A block, item or table row that has nothing left goes too.
@@ -9,18 +11,18 @@ export function leaveOut(document: CopyDocument, id: string, locale: string): Co
 }
 
 /** Undefined: nothing is left of it. */
-function without(node: CopyNode, id: string, locale: string): CopyNode | undefined {
+function without(node: CopyPart, id: string, locale: string): CopyPart | undefined {
   if (!node.content) return node;
   if (holdsWords(node)) {
-    const at = node.content.findIndex(({ type, attrs }) => type === 'hole' && attrs?.id === id);
+    const at = node.content.findIndex((child) => child.type === 'hole' && child.attrs.id === id);
     if (at < 0) return node;
     const content = cut(node.content, sentenceAround(node.content, at, locale));
-    const empty = !content.some((child) => child.type !== 'text' || child.text!.trim());
+    const empty = !content.some((child) => child.type !== 'text' || child.text.trim());
     return empty && node.type !== 'subject' && node.type !== 'tableCell' ? undefined : { ...node, content };
   }
-  const content: CopyNode[] = [];
+  const content: CopyPart[] = [];
   let changed = false;
-  for (const child of node.content) {
+  for (const child of partsOf(node)) {
     const left = without(child, id, locale);
     if (left !== child) changed = true;
     if (left) content.push(left);
@@ -28,12 +30,12 @@ function without(node: CopyNode, id: string, locale: string): CopyNode | undefin
   if (!changed) return node;
   // A row without one of its facts says nothing any more.
   if (node.type === 'tableRow' || (content.length === 0 && node.type !== 'doc')) return undefined;
-  return { ...node, content };
+  return { ...node, content } as CopyPart;
 }
 
 /** From where to where the sentence reaches, in characters of the line. A line break ends one, too. */
 function sentenceAround(
-  nodes: readonly CopyNode[],
+  nodes: readonly CopyWord[],
   hole: number,
   locale: string,
 ): { from: number; to: number } {
@@ -50,19 +52,19 @@ function sentenceAround(
 }
 
 /** As many characters as the node takes: a hole or picture stands for one letter in the sentence. */
-function lengthened(node: CopyNode): string {
+function lengthened(node: CopyWord): string {
   return node.type === 'text' || node.type === 'break' ? wordsOf(node) : 'x';
 }
 
-function cut(nodes: readonly CopyNode[], { from, to }: { from: number; to: number }): CopyNode[] {
-  const kept: CopyNode[] = [];
+function cut(nodes: readonly CopyWord[], { from, to }: { from: number; to: number }): CopyWord[] {
+  const kept: CopyWord[] = [];
   let at = 0;
   for (const node of nodes) {
     const length = lengthened(node).length;
     const [start, end] = [Math.max(0, from - at), Math.max(0, Math.min(length, to - at))];
     if (end <= start) kept.push(node);
     else if (node.type === 'text')
-      kept.push({ ...node, text: node.text!.slice(0, start) + node.text!.slice(end) });
+      kept.push({ ...node, text: node.text.slice(0, start) + node.text.slice(end) });
     at += length;
   }
   const left = joined(kept);

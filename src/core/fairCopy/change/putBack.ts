@@ -1,4 +1,4 @@
-import type { CopyDocument } from '../copyDocument';
+import type { CopyDocument } from '../../document/copyDocument';
 import { piecesById } from '../values';
 import { mapPieces } from './mapPieces';
 

@@ -1,4 +1,4 @@
-import type { Blank } from '../../template/document';
+import type { Blank } from '../../document/templateDocument';
 import { typeOfBlank } from '../blanks';
 import { nextPart, placeOf, refused, type Scope } from '../paths/scope';
 import { placeId, type Piece } from '../run';
@@ -8,14 +8,15 @@ import { writeValue } from './writeValue';
 
 /** Compiles a blank: its answer as a value of its type. */
 export function compileBlank(node: Blank, scope: Scope): Piece {
-  const definition = scope.blanks.get(node.name)!;
+  const { steps: asked } = node.attrs;
+  const definition = scope.blanks.get(node.attrs.name)!;
   const type = typeOfBlank(definition.answer);
-  const steps = compileSteps(node.steps, type, scope);
+  const steps = compileSteps(asked, type, scope);
   if (typeof steps === 'string') return refused(node, steps, scope);
   const place = placeOf(scope, node);
   const { name, preset } = definition;
   const rawOfAnswer = rawOf(type);
-  const done = stepsInWords(node.steps);
+  const done = stepsInWords(asked);
   const part = nextPart(scope);
   return (run) => {
     const answer = run.answers.get(name);

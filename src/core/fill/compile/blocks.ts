@@ -1,13 +1,4 @@
-import type {
-  Block,
-  BulletList,
-  ListChild,
-  OrderedList,
-  Structured,
-  Table,
-  TableCell,
-  TableRow,
-} from '../../template/document';
+import type { Block, ListChild, Row, TableCell } from '../../document/templateDocument';
 import { nextPart, type Scope } from '../paths/scope';
 import { placeId, type Piece } from '../run';
 import type { BlockLook } from '../write/writer';
@@ -31,19 +22,14 @@ function compileListRun(run: readonly Block[], scope: Scope): Piece {
     const entered = block.type === 'passage' ? enterPassage(block, scope) : undefined;
     return compileItems(lists[i]!.content, entered?.scope ?? scope);
   });
-  return enclosed(
-    part,
-    lookOf(
-      lists[0]!,
-      lists.every((list) => list.tight),
-    ),
-    sequence(items),
-  );
+  const { type, attrs } = lists[0]!;
+  const tight = lists.every((list) => list.attrs?.tight);
+  return enclosed(part, { type, attrs: { ...attrs, tight } }, sequence(items));
 }
 
-function lookOf(list: BulletList | OrderedList, tight = list.tight): BlockLook {
-  const ordered = list.type === 'orderedList';
-  return { type: 'list', ordered, start: ordered ? list.start : 1, tight };
+/** What a block of a template and of a letter have in common. */
+function lookOf({ content: _, ...look }: { type: BlockLook['type']; content: unknown }): BlockLook {
+  return look as BlockLook;
 }
 
 /** A block around what stands in it. */
@@ -60,22 +46,19 @@ function compileBlock(block: Block, scope: Scope): Piece {
   const part = nextPart(scope);
   switch (block.type) {
     case 'paragraph':
-      return enclosed(part, { type: 'paragraph' }, compileWords(block.content, scope));
     case 'heading':
-      return enclosed(part, { type: 'heading', level: block.level }, compileWords(block.content, scope));
+    case 'codeBlock':
+      return enclosed(part, lookOf(block), compileWords(block.content, scope));
     case 'rule':
       return (run) => run.page.rule(placeId(part, run));
     case 'quote':
-      return enclosed(part, { type: 'quote' }, compileBlocks(block.content, scope));
+    case 'styled':
+      return enclosed(part, lookOf(block), compileBlocks(block.content, scope));
     case 'bulletList':
     case 'orderedList':
       return enclosed(part, lookOf(block), compileItems(block.content, scope));
     case 'table':
-      return compileTable(block, scope, part);
-    case 'code':
-      return enclosed(part, { type: 'code' }, compileWords(block.content, scope));
-    case 'styled':
-      return enclosed(part, { type: 'styled', styles: block.styles }, compileBlocks(block.content, scope));
+      return enclosed(part, lookOf(block), compileRows(block.content, scope));
     case 'section':
       return compileSection(block, scope, compileBlocks);
     case 'when':
@@ -95,27 +78,24 @@ function compileItems(children: readonly ListChild[], scope: Scope): Piece {
       if (child.type === 'section') return compileSection(child, scope, compileItems);
       if (child.type === 'when') return compileWhen(child, scope, compileItems);
       if (child.type === 'comment') return () => {};
-      return enclosed(nextPart(scope), { type: 'item' }, compileBlocks(child.content, scope));
+      return enclosed(nextPart(scope), { type: 'listItem' }, compileBlocks(child.content, scope));
     }),
   );
 }
 
-function compileTable({ align, header, content }: Table, scope: Scope, part: string): Piece {
-  const head = enclosed(nextPart(scope), { type: 'row', header: true }, compileCells(header, scope));
-  return enclosed(part, { type: 'table', align }, sequence([head, compileRows(content, scope)]));
-}
-
-function compileRows(rows: readonly Structured<TableRow>[], scope: Scope): Piece {
+function compileRows(rows: readonly Row[], scope: Scope): Piece {
   return sequence(
     rows.map((row): Piece => {
       if (row.type === 'section') return compileSection(row, scope, compileRows);
       if (row.type === 'when') return compileWhen(row, scope, compileRows);
       if (row.type === 'comment') return () => {};
-      return enclosed(nextPart(scope), { type: 'row', header: false }, compileCells(row.content, scope));
+      return enclosed(nextPart(scope), lookOf(row), compileCells(row.content, scope));
     }),
   );
 }
 
 function compileCells(cells: readonly TableCell[], scope: Scope): Piece {
-  return sequence(cells.map(({ content }) => enclosed('', { type: 'cell' }, compileWords(content, scope))));
+  return sequence(
+    cells.map(({ content }) => enclosed('', { type: 'tableCell' }, compileWords(content, scope))),
+  );
 }

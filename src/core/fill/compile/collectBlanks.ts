@@ -1,9 +1,8 @@
-import type { Block, Blank, Inline, ListChild, Mark, Structured, TableRow } from '../../template/document';
+import { partsIn, type Part } from '../../document/eachPart';
+import type { Blank } from '../../document/templateDocument';
 import { definitionKey, isDefinition, readAnswer, type BlankDefinition } from '../blanks';
 import type { ReadPassage, Scope } from '../paths/scope';
 import { report } from '../paths/scope';
-
-type Visited = Block | Inline | ListChild | Structured<TableRow>;
 
 /** A blank's tag with the scope it stands in, for reporting. */
 interface Use {
@@ -16,7 +15,7 @@ interface Use {
  * only a condition names exist too if some tag defines them.
  */
 export function collectBlanks(
-  parts: readonly (readonly Visited[])[],
+  parts: readonly (readonly Part[])[],
   scope: Scope,
 ): ReadonlyMap<string, BlankDefinition> {
   const uses: Use[] = [];
@@ -25,68 +24,44 @@ export function collectBlanks(
   const keys = new Map<string, string>();
   for (const { blank, scope: at } of uses) {
     if (!isDefinition(blank)) continue;
-    const key = keys.get(blank.name);
+    const { name } = blank.attrs;
+    const key = keys.get(name);
     if (key === undefined) {
-      keys.set(blank.name, definitionKey(blank));
-      blanks.set(blank.name, define(blank, at));
+      keys.set(name, definitionKey(blank));
+      blanks.set(name, define(blank, at));
     } else if (key !== definitionKey(blank)) {
-      report(at, blank, `The blank “${blank.name}” is defined twice, and not alike.`);
+      report(at, blank, `The blank “${name}” is defined twice, and not alike.`);
     }
   }
   for (const { blank } of uses) {
-    if (!blanks.has(blank.name)) blanks.set(blank.name, { name: blank.name, answer: { kind: 'text' } });
+    const { name } = blank.attrs;
+    if (!blanks.has(name)) blanks.set(name, { name, answer: { kind: 'text' } });
   }
   return blanks;
 }
 
 function define(blank: Blank, scope: Scope): BlankDefinition {
-  const definition: BlankDefinition = { name: blank.name, answer: blank.answer ?? { kind: 'text' } };
-  if (blank.default === undefined) return definition;
-  const preset = readAnswer(blank.default, definition.answer, scope.schema.currency);
+  const { name, answer = { kind: 'text' }, default: written } = blank.attrs;
+  const definition: BlankDefinition = { name, answer };
+  if (written === undefined) return definition;
+  const preset = readAnswer(written, definition.answer, scope.schema.currency);
   if ('value' in preset) return { ...definition, preset: preset.value };
-  report(
-    scope,
-    blank,
-    `The default of the blank “${blank.name}” must be ${preset.expected}, not “${blank.default}”.`,
-  );
+  report(scope, blank, `The default of the blank “${name}” must be ${preset.expected}, not “${written}”.`);
   return definition;
 }
 
-function visitAll(nodes: readonly Visited[], scope: Scope, uses: Use[], seen: Set<ReadPassage>): void {
-  for (const node of nodes) visit(node, scope, uses, seen);
-}
-
-function visit(node: Visited, scope: Scope, uses: Use[], seen: Set<ReadPassage>): void {
-  const inside = (nodes: readonly Visited[] | undefined) => visitAll(nodes ?? [], scope, uses, seen);
-  switch (node.type) {
-    case 'blank':
-      uses.push({ blank: node, scope });
-      break;
-    case 'passage': {
-      const used = scope.passages.get(node.name);
+function visitAll(nodes: readonly Part[], scope: Scope, uses: Use[], seen: Set<ReadPassage>): void {
+  for (const node of nodes) {
+    if (node.type === 'blank') uses.push({ blank: node, scope });
+    else if (node.type === 'passage') {
+      const { name } = node.attrs;
+      const used = scope.passages.get(name);
       if (used && !seen.has(used)) {
         seen.add(used);
-        const own = { ...scope, places: used.places, file: node.name };
+        const own = { ...scope, places: used.places, file: name };
         visitAll(used.passage.document.content, own, uses, seen);
       }
-      break;
     }
-    case 'image':
-      inside(node.source);
-      inside(node.description);
-      inside(node.link);
-      break;
-    case 'table':
-      for (const cell of node.header) inside(cell.content);
-      inside(node.content);
-      break;
-    case 'tableRow':
-      for (const cell of node.content) inside(cell.content);
-      break;
-    default:
-      if ('content' in node) inside(node.content as Visited[]);
-      if (node.type === 'when') inside(node.otherwise as Visited[] | undefined);
+    visitAll(partsIn(node), scope, uses, seen);
   }
-  if ('marks' in node)
-    for (const mark of (node.marks ?? []) as Mark[]) if (mark.type === 'link') inside(mark.address);
 }

@@ -2,7 +2,7 @@ import { readDay } from '../../dates/civil';
 import { readAmount } from '../../money/currency';
 import { scalar, typeInWords, type FieldType } from '../../records/fieldType';
 import { didYouMean } from '../../problems/nearest';
-import type { Clause, Condition, Operand, Operator } from '../../template/tags/step';
+import type { Clause, Condition, Operand, Operator } from '../../document/step';
 import { typeOfBlank } from '../blanks';
 import { resolvePath } from '../paths/resolvePath';
 import type { Scope } from '../paths/scope';

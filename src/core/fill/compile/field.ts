@@ -1,5 +1,5 @@
 import type { Place } from '../../problems/problem';
-import type { Field } from '../../template/document';
+import type { Field } from '../../document/templateDocument';
 import { factPhrase } from '../describe/factPhrase';
 import type { KeptWords } from '../house';
 import { resolvePath, type ResolvedPath } from '../paths/resolvePath';
@@ -39,11 +39,12 @@ export interface CompiledField {
 
 /** Compiles a field: what it says, its note, and its hole where the fact is missing. */
 export function compileField(node: Field, scope: Scope): CompiledField | Piece {
-  const path = resolvePath(node.path, scope);
+  const { path: written, steps: asked } = node.attrs;
+  const path = resolvePath(written, scope);
   if (typeof path === 'string') return refused(node, path, scope);
-  const steps = compileSteps(node.steps, path.type, scope, path);
+  const steps = compileSteps(asked, path.type, scope, path);
   if (typeof steps === 'string') return refused(node, steps, scope);
-  if (steps.type.kind === 'record') return refused(node, wholeRecord(steps.type, scope, node.path), scope);
+  if (steps.type.kind === 'record') return refused(node, wholeRecord(steps.type, scope, written), scope);
   const ofHouse = steps.text && isOfHouse(path);
   const field: CompiledField = {
     type: ofHouse ? 'field of the house' : 'field',
@@ -55,8 +56,8 @@ export function compileField(node: Field, scope: Scope): CompiledField | Piece {
     fact: path.fact,
     slot: slotOf(path, scope),
     steps,
-    stepsInWords: stepsInWords(node.steps),
-    said: factPhrase(path.said, node.steps, path.type),
+    stepsInWords: stepsInWords(asked),
+    said: factPhrase(path.said, asked, path.type),
     raw: rawOf(path.type),
     number: ofHouse ? scope.houseCount.all++ : 0,
   };

@@ -1,4 +1,4 @@
-import type { Block, BulletList, OrderedList, PassageUse } from '../../template/document';
+import type { Block, BulletList, OrderedList, PassageUse } from '../../document/templateDocument';
 import type { Scope } from '../paths/scope';
 
 type List = BulletList | OrderedList;
@@ -25,10 +25,12 @@ export function listRuns(blocks: readonly Block[], scope: Scope): Block[][] {
 /** The list that a block is, or that a passage is nothing but. */
 export function listIn(block: Block, { passages, inside }: Scope): List | undefined {
   if (block.type === 'bulletList' || block.type === 'orderedList') return block;
-  return block.type === 'passage' && !inside.includes(block.name) ? onlyList(block, passages) : undefined;
+  return block.type === 'passage' && !inside.includes(block.attrs.name)
+    ? onlyList(block, passages)
+    : undefined;
 }
 
-function onlyList({ name }: PassageUse, passages: Scope['passages']): List | undefined {
+function onlyList({ attrs: { name } }: PassageUse, passages: Scope['passages']): List | undefined {
   const [list, other] = (passages.get(name)?.passage.document.content ?? []).filter(
     (block) => block.type !== 'comment',
   );

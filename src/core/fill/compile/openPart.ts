@@ -1,11 +1,11 @@
-import type { Gap, Unfinished } from '../../template/document';
+import type { Gap, Unfinished } from '../../document/templateDocument';
 import { nextPart, placeOf, type Scope } from '../paths/scope';
 import { placeId, type Piece } from '../run';
 
 /** A gap or an unfinished part: its words stand there, and it is a hole. */
 export function compileOpen(node: Gap | Unfinished, scope: Scope): Piece {
   const place = placeOf(scope, node);
-  const { words } = node;
+  const { words } = node.attrs;
   const reason =
     node.type === 'gap'
       ? `A field is still to be put here: ${words}.`

@@ -1,4 +1,4 @@
-import type { PassageUse, Section, When } from '../../template/document';
+import type { PassageUse, Section, When } from '../../document/templateDocument';
 import { didYouMean } from '../../problems/nearest';
 import { resolvePath } from '../paths/resolvePath';
 import { report, within, type ReadPassage, type Scope } from '../paths/scope';
@@ -23,19 +23,20 @@ export function sequence(pieces: readonly Piece[]): Piece {
 }
 
 export function compileSection<Child>(node: Section<Child>, scope: Scope, all: CompileAll<Child>): Piece {
-  const path = resolvePath(node.path, scope);
+  const { inverted, path: written, steps: asked } = node.attrs;
+  const path = resolvePath(written, scope);
   if (typeof path === 'string') {
     report(scope, node, path);
     return NOTHING;
   }
-  const steps = compileSteps(node.steps, path.type, scope);
+  const steps = compileSteps(asked, path.type, scope);
   if (typeof steps === 'string') {
     report(scope, node, steps);
     return NOTHING;
   }
   const { type } = steps;
   const read = valueOf(path, steps);
-  if (node.inverted) {
+  if (inverted) {
     const inner = all(node.content, scope);
     return (run) => {
       const value = read(run);
@@ -70,9 +71,11 @@ export function compileSection<Child>(node: Section<Child>, scope: Scope, all: C
 }
 
 export function compileWhen<Child>(node: When<Child>, scope: Scope, all: CompileAll<Child>): Piece {
-  const holds = compileCondition(node.condition, scope, (message) => report(scope, node, message));
-  const then = all(node.content, scope);
-  const otherwise = node.otherwise ? all(node.otherwise, scope) : NOTHING;
+  const { condition } = node.attrs;
+  const holds = compileCondition(condition, scope, (message) => report(scope, node, message));
+  const [branch, other] = node.content;
+  const then = all(branch.content, scope);
+  const otherwise = other ? all(other.content, scope) : NOTHING;
   return (run) => (holds(run) ? then : otherwise)(run);
 }
 
@@ -81,19 +84,20 @@ export function enterPassage(
   node: PassageUse,
   scope: Scope,
 ): { used: ReadPassage; scope: Scope } | undefined {
-  const used = scope.passages.get(node.name);
+  const { name } = node.attrs;
+  const used = scope.passages.get(name);
   if (!used) {
-    const near = didYouMean(node.name, scope.passages.keys());
-    report(scope, node, `There is no passage “${node.name}”.${near}`);
+    const near = didYouMean(name, scope.passages.keys());
+    report(scope, node, `There is no passage “${name}”.${near}`);
     return undefined;
   }
-  if (scope.inside.includes(node.name)) {
-    const circle = [...scope.inside.slice(scope.inside.indexOf(node.name)), node.name].join(' → ');
+  if (scope.inside.includes(name)) {
+    const circle = [...scope.inside.slice(scope.inside.indexOf(name)), name].join(' → ');
     report(scope, node, `The passages go round in a circle: ${circle}.`);
     return undefined;
   }
   return {
     used,
-    scope: { ...scope, inside: [...scope.inside, node.name], places: used.places, file: node.name },
+    scope: { ...scope, inside: [...scope.inside, name], places: used.places, file: name },
   };
 }

@@ -1,8 +1,8 @@
-import type { Image, Inline, Line, Mark, PassageUse, Text } from '../../template/document';
-import { longestRun, markKey, withoutMark } from '../../template/marks';
+import type { Image, Inline, Line, Mark, PassageUse, Text } from '../../document/templateDocument';
+import { longestRun, markKey, withoutMark } from '../../document/marks';
 import { nextPart, refused, type Scope } from '../paths/scope';
 import { placeId, type Piece, type Run } from '../run';
-import { safeAddress } from '../write/escape';
+import { safeAddress } from '../../document/safeAddress';
 import { AddressWriter, LineWriter, MailboxWriter } from '../write/lineWriter';
 import { literal, type Literal } from '../write/writer';
 import { compileBlank } from './blank';
@@ -121,11 +121,11 @@ function compileMark(mark: Mark, inner: Piece, scope: Scope): Piece {
       run.words.endMark(mark);
     };
   }
-  const addressOf = compileLine(mark.address, scope, linkAddress);
-  const { button, styles } = mark;
+  const { attrs } = mark;
+  const addressOf = compileLine(attrs.address, scope, linkAddress);
   return (run) => {
     const address = safeAddress(addressOf(run));
-    const link = address !== undefined && ({ type: 'link', address, button, styles } as const);
+    const link = address !== undefined && ({ type: 'link', attrs: { ...attrs, address } } as const);
     if (link) run.words.beginMark(link);
     inner(run);
     if (link) run.words.endMark(link);
@@ -181,10 +181,10 @@ function compileNode(node: Exclude<Inline, Text>, scope: Scope): Piece | Compile
 }
 
 function compileImage(node: Image, scope: Scope): Piece {
-  const sourceOf = compileLine(node.source, scope);
-  const descriptionOf = compileLine(node.description, scope);
-  const linkOf = scope.inLink ? undefined : node.link && compileLine(node.link, scope, linkAddress);
-  const { width, styles } = node;
+  const { source, description, link: leadsTo, width, styles } = node.attrs;
+  const sourceOf = compileLine(source, scope);
+  const descriptionOf = compileLine(description, scope);
+  const linkOf = scope.inLink ? undefined : leadsTo && compileLine(leadsTo, scope, linkAddress);
   return (run) => {
     const link = linkOf && safeAddress(linkOf(run));
     const look = { source: sourceOf(run), description: descriptionOf(run) };
@@ -204,7 +204,7 @@ function compileInlinePassage(node: PassageUse, scope: Scope): Piece {
   const [only] = blocks;
   if (blocks.length === 0) return () => {};
   if (blocks.length > 1 || only?.type !== 'paragraph') {
-    const message = `The passage “${node.name}” is more than one paragraph: put {{> ${node.name}}} on a line of its own.`;
+    const message = `The passage “${node.attrs.name}” is more than one paragraph: put {{> ${node.attrs.name}}} on a line of its own.`;
     return refused(node, message, scope);
   }
   return compileWords(only.content, entered.scope);

@@ -1,7 +1,7 @@
 import { CATALOGUE } from '../../records/catalogue/catalogue';
 import { SAID } from '../../records/catalogue/said';
 import type { FieldType } from '../../records/fieldType';
-import type { Step } from '../../template/tags/step';
+import type { Step } from '../../document/step';
 
 /**
  * A fact in words for the margin: its own name, and where a step makes another fact of it, what that is. How it is

@@ -1,7 +1,8 @@
-import type { Block, Inline, Line, ListChild, Mark, Structured, TableRow } from '../../template/document';
+import { partsIn, type Part } from '../../document/eachPart';
+import type { Line, Section } from '../../document/templateDocument';
 import type { FieldType } from '../../records/fieldType';
 import { printCondition, printSteps, printTag } from '../../template/tags/printTag';
-import type { Clause, Condition, Operand, Step } from '../../template/tags/step';
+import type { Clause, Condition, Operand, Step } from '../../document/step';
 import type { Template } from '../../template/template';
 import { newScope, type CompileContext } from '../compile/newScope';
 import { readAmount } from '../../money/currency';
@@ -13,8 +14,6 @@ import { compileSteps } from '../steps/compileSteps';
 /** Tags in words, by their text form: what a template in pencil shows instead of them. */
 export type Labels = Record<string, string>;
 
-type Visited = Block | Inline | ListChild | Structured<TableRow>;
-
 /** The words for every tag of a template that compiles: "start, time", "Only when balance is over £100". */
 export function labelsOf({ head, document }: Template, context: CompileContext): Labels {
   const scope = newScope(context, head, []);
@@ -24,43 +23,21 @@ export function labelsOf({ head, document }: Template, context: CompileContext):
   return labels;
 }
 
-function visitAll(nodes: readonly Visited[], scope: Scope, labels: Labels): void {
-  for (const node of nodes) visit(node, scope, labels);
-}
-
-function visit(node: Visited, scope: Scope, labels: Labels): void {
-  switch (node.type) {
-    case 'field':
-      labels[printTag(node)] = fieldLabel(node.path, node.steps, scope);
-      break;
-    case 'blank':
-      labels[printTag(node)] = [
-        node.name,
-        ...node.steps.map((step) => stepLabel(step, undefined, scope)),
-      ].join(', ');
-      break;
-    case 'section': {
-      const { path, steps, inverted, content } = node;
-      labels[printTag({ type: 'open', path, steps, inverted })] = sectionLabel(node, scope);
-      visitAll(content as Visited[], sectionScope(node, scope), labels);
-      break;
+function visitAll(nodes: readonly Part[], scope: Scope, labels: Labels): void {
+  for (const node of nodes) {
+    let inside = scope;
+    if (node.type === 'field') labels[printTag(node)] = fieldLabel(node.attrs.path, node.attrs.steps, scope);
+    else if (node.type === 'blank') {
+      const { name, steps } = node.attrs;
+      labels[printTag(node)] = [name, ...steps.map((step) => stepLabel(step, undefined, scope))].join(', ');
+    } else if (node.type === 'section') {
+      labels[printTag({ type: 'open', ...node.attrs })] = sectionLabel(node.attrs, scope);
+      inside = sectionScope(node.attrs, scope);
+    } else if (node.type === 'when') {
+      labels[printTag({ type: 'open when', ...node.attrs })] =
+        `Only when ${conditionLabel(node.attrs.condition, scope)}`;
     }
-    case 'when':
-      labels[printTag({ type: 'open when', condition: node.condition })] =
-        `Only when ${conditionLabel(node.condition, scope)}`;
-      visitAll(node.content as Visited[], scope, labels);
-      visitAll((node.otherwise ?? []) as Visited[], scope, labels);
-      break;
-    case 'table':
-      for (const cell of node.header) visitAll(cell.content, scope, labels);
-      visitAll(node.content, scope, labels);
-      break;
-    default:
-      if ('content' in node) visitAll(node.content as Visited[], scope, labels);
-  }
-  if ('marks' in node) {
-    for (const mark of (node.marks ?? []) as Mark[])
-      if (mark.type === 'link') visitAll(mark.address, scope, labels);
+    visitAll(partsIn(node), inside, labels);
   }
 }
 
@@ -115,7 +92,7 @@ function stepLabel(step: Step, of: FieldType | undefined, scope: Scope): string 
   }
 }
 
-function sectionLabel(node: { path: string; steps: Step[]; inverted: boolean }, scope: Scope): string {
+function sectionLabel(node: Section<never>['attrs'], scope: Scope): string {
   const label = fieldLabel(node.path, node.steps, scope);
   const kind = kindOf(node, scope);
   const there = kind === 'record' || kind === 'collection';
@@ -139,7 +116,7 @@ function kindOf({ path, steps }: { path: string; steps: Step[] }, scope: Scope) 
   return typeof compiled === 'string' ? undefined : compiled.type.kind;
 }
 
-function sectionScope(node: { path: string; steps: Step[]; inverted: boolean }, scope: Scope): Scope {
+function sectionScope(node: Section<never>['attrs'], scope: Scope): Scope {
   const resolved = resolvePath(node.path, scope);
   if (typeof resolved === 'string' || node.inverted) return scope;
   const steps = compileSteps(node.steps, resolved.type, scope);

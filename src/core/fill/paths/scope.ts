@@ -3,7 +3,7 @@ import type { StartingKind } from '../../records/recordKind';
 import type { Schema } from '../../records/schema';
 import type { Passage } from '../../template/template';
 import type { Place, Places, Problem } from '../../problems/problem';
-import type { Condition } from '../../template/tags/step';
+import type { Condition } from '../../document/step';
 import type { BlankDefinition } from '../blanks';
 import type { Run } from '../run';
 

@@ -3,7 +3,7 @@ import { scalar, typeInWords, type FieldType } from '../../records/fieldType';
 import type { RecordKind } from '../../records/recordKind';
 import { didYouMean } from '../../problems/nearest';
 import { printSteps } from '../../template/tags/printTag';
-import type { Step } from '../../template/tags/step';
+import type { Step } from '../../document/step';
 import type { Scope } from '../paths/scope';
 import type { Run } from '../run';
 import { defaultShow, FIGURES, textOf } from '../show';

@@ -1,4 +1,4 @@
-import type { Step } from '../../template/tags/step';
+import type { Step } from '../../document/step';
 import { pluralForms } from '../formats/pluralForms';
 import { numberInWords } from '../formats/smallWords';
 import type { Scope } from '../paths/scope';

@@ -10,7 +10,7 @@ import {
 import { plusWorkingDays } from '../../dates/workingDays';
 import { isoMoment, momentOf, wallClockOf, type Moment } from '../../dates/zone';
 import { scalar, type FieldType } from '../../records/fieldType';
-import { WEEKDAYS, type Step } from '../../template/tags/step';
+import { WEEKDAYS, type Step } from '../../document/step';
 import type { Run } from '../run';
 import { figures, type Judge, type Meaning, type StepTable } from './meaning';
 

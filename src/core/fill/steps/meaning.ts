@@ -1,5 +1,5 @@
 import type { FieldType } from '../../records/fieldType';
-import type { Step } from '../../template/tags/step';
+import type { Step } from '../../document/step';
 import type { Scope } from '../paths/scope';
 import type { Run } from '../run';
 import type { WordWriter } from '../write/writer';

@@ -1,6 +1,6 @@
-import type { Alignment, Style } from '../../template/document';
+import type { Alignment, Style } from '../../document/document';
 import { escapeHtml, escapeWithBreaks } from './escape';
-import type { HoleKind } from '../filled';
+import type { HoleKind } from '../../document/copyDocument';
 import {
   holeInWords,
   type BlockLook,
@@ -136,44 +136,47 @@ export class HtmlWriter implements PageWriter {
         // Its words stand in the item itself.
         return this.beginWords(this.out.length === this.itemBegan ? '' : '<br>', '');
       case 'heading':
-        return this.beginWords(HEADINGS[block.level - 1]!, `</h${block.level}>`);
+        return this.beginWords(HEADINGS[block.attrs.level - 1]!, `</h${block.attrs.level}>`);
       case 'quote':
         this.begin(QUOTE, '</blockquote>');
         this.tight = false;
         return;
-      case 'list': {
+      case 'bulletList':
+        this.begin(BULLETS[tight ? 'inner' : 'outer'], '</ul>');
+        this.tight = block.attrs?.tight ?? false;
+        return;
+      case 'orderedList': {
         const place = tight ? 'inner' : 'outer';
-        if (!block.ordered) this.begin(BULLETS[place], '</ul>');
-        else if (block.start === 1) this.begin(ORDERED[place], '</ol>');
-        else this.begin(`<ol start="${block.start}"${LIST[place]}`, '</ol>');
-        this.tight = block.tight;
+        const start = block.attrs?.start;
+        this.begin(start === undefined ? ORDERED[place] : `<ol start="${start}"${LIST[place]}`, '</ol>');
+        this.tight = block.attrs?.tight ?? false;
         return;
       }
-      case 'item':
+      case 'listItem':
         this.out += ITEM;
         this.itemBegan = this.out.length;
         return;
       case 'table':
         this.begin(TABLE, '</table>');
-        this.align = block.align;
+        this.align = block.attrs.align;
         this.tight = false;
         return;
-      case 'row':
+      case 'tableRow':
         this.column = 0;
-        this.inHeader = block.header;
+        this.inHeader = block.attrs?.header ?? false;
         this.out += '<tr>';
         return;
-      case 'cell': {
+      case 'tableCell': {
         const name = this.inHeader ? 'th scope="col"' : 'td';
         const side = this.align[this.column++] ?? 'left';
         this.out += `<${name} align="${side}" style="${CELL}">`;
         return;
       }
-      case 'code':
+      case 'codeBlock':
         this.inCode = true;
         return this.beginWords(CODE, '</div>');
       case 'styled': {
-        const css = block.styles.map((style) => STYLE_CSS[style]).join(';');
+        const css = block.attrs.styles.map((style) => STYLE_CSS[style]).join(';');
         this.begin(css ? `<div style="${css}">` : '<div>', '</div>');
         this.tight = false;
       }
@@ -184,18 +187,18 @@ export class HtmlWriter implements PageWriter {
     switch (type) {
       case 'paragraph':
       case 'heading':
-      case 'code':
+      case 'codeBlock':
         this.inCode = false;
         if (this.out.length === this.wordsBegan) this.out = this.wordsBefore;
         else this.out += this.wordsClose;
         return;
-      case 'item':
+      case 'listItem':
         this.out += '</li>';
         return;
-      case 'row':
+      case 'tableRow':
         this.out += '</tr>';
         return;
-      case 'cell':
+      case 'tableCell':
         this.out += this.inHeader ? '</th>' : '</td>';
         return;
       default: {
@@ -230,11 +233,12 @@ function opening(mark: MarkLook): string {
     case 'code':
       return CODE_WORDS;
     case 'style':
-      return mark.style === 'underline' ? '<u>' : `<span style="${STYLE_CSS[mark.style]}">`;
+      return mark.attrs.style === 'underline' ? '<u>' : `<span style="${STYLE_CSS[mark.attrs.style]}">`;
     case 'link': {
-      const css = mark.styles.map((style) => STYLE_CSS[style]);
-      if (mark.button) css.unshift(BUTTON);
-      return `<a href="${escapeHtml(mark.address)}"${css.length ? ` style="${css.join(';')}"` : ''}>`;
+      const { address, button, styles = [] } = mark.attrs;
+      const css = styles.map((style) => STYLE_CSS[style]);
+      if (button) css.unshift(BUTTON);
+      return `<a href="${escapeHtml(address)}"${css.length ? ` style="${css.join(';')}"` : ''}>`;
     }
     case 'signature':
       return '';
@@ -250,7 +254,7 @@ function closing(mark: MarkLook): string {
     case 'code':
       return '</span>';
     case 'style':
-      return mark.style === 'underline' ? '</u>' : '</span>';
+      return mark.attrs.style === 'underline' ? '</u>' : '</span>';
     case 'link':
       return '</a>';
     case 'signature':

@@ -1,4 +1,4 @@
-import type { HoleKind } from '../filled';
+import type { HoleKind } from '../../document/copyDocument';
 import { escapeWithBreaks } from './escape';
 import { HtmlWriter } from './htmlWriter';
 import { TextWriter } from './textWriter';

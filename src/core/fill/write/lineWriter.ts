@@ -1,4 +1,4 @@
-import type { HoleKind } from '../filled';
+import type { HoleKind } from '../../document/copyDocument';
 import { asWordsOfHeader } from '../../addressing/addresses';
 import { diallable } from '../formats/phone';
 import { holeInWords, type Literal, type MarkLook, type WordWriter } from './writer';
@@ -84,7 +84,7 @@ export class AddressWriter extends LineWriter {
 
   override beginMark(mark: MarkLook): void {
     if (mark.type !== 'link' || this.out !== '') return;
-    this.out = mark.address;
+    this.out = mark.attrs.address;
     this.inLink = true;
   }
 

@@ -1,6 +1,6 @@
 import stringWidth from 'string-width';
-import type { Alignment } from '../../template/document';
-import type { HoleKind } from '../filled';
+import type { Alignment } from '../../document/document';
+import type { HoleKind } from '../../document/copyDocument';
 import {
   holeInWords,
   type BlockLook,
@@ -93,8 +93,9 @@ export class TextWriter implements PageWriter {
     if (mark.type === 'signature' && this.signature) this.signature.to = this.line.length;
     if (mark.type !== 'link') return;
     const words = this.line.slice(this.linkBegan).trim();
-    const bare = mark.address.replace(/^(?:mailto|tel):/i, '');
-    if (words !== bare && words !== mark.address) this.value(words ? ` (${bare})` : bare);
+    const { address } = mark.attrs;
+    const bare = address.replace(/^(?:mailto|tel):/i, '');
+    if (words !== bare && words !== address) this.value(words ? ` (${bare})` : bare);
   }
 
   beginValue(): void {}
@@ -111,12 +112,12 @@ export class TextWriter implements PageWriter {
 
   beginBlock(_id: string, block: BlockLook): void {
     switch (block.type) {
-      case 'list': {
-        this.into = container(this.into, '', '', block.tight);
-        if (block.ordered) this.into.number = block.start;
+      case 'bulletList':
+      case 'orderedList':
+        this.into = container(this.into, '', '', block.attrs?.tight ?? false);
+        if (block.type === 'orderedList') this.into.number = block.attrs?.start ?? 1;
         return;
-      }
-      case 'item': {
+      case 'listItem': {
         const list = this.into;
         const marker = list.number < 0 ? '- ' : `${list.number++}. `;
         this.into = container(list, marker, list.number < 0 ? '  ' : ' '.repeat(marker.length), list.tight);
@@ -128,7 +129,7 @@ export class TextWriter implements PageWriter {
       case 'table':
         this.rows = [];
         return;
-      case 'row':
+      case 'tableRow':
         this.rows.push([]);
     }
   }
@@ -137,24 +138,25 @@ export class TextWriter implements PageWriter {
     switch (block.type) {
       case 'paragraph':
       case 'heading':
-      case 'code': {
+      case 'codeBlock': {
         const { broken, signature } = this;
         if (signature) return this.signed(signature);
         return this.block(this.lineEnd(), broken);
       }
-      case 'cell':
+      case 'tableCell':
         this.rows.at(-1)!.push(this.lineEnd().replaceAll('\n', ' '));
         return;
-      case 'item':
+      case 'listItem':
         if (!this.into.begun) this.out += next(this.into).trimEnd();
         this.into = this.into.around!;
         return;
-      case 'list':
+      case 'bulletList':
+      case 'orderedList':
       case 'quote':
         this.into = this.into.around!;
         return;
       case 'table':
-        return this.block(this.aligned(block.align), true);
+        return this.block(this.aligned(block.attrs.align), true);
     }
   }
 

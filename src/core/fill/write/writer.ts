@@ -1,34 +1,21 @@
-import type { Alignment, Mark, Style } from '../../template/document';
-import type { HoleKind } from '../filled';
+import type { CopyPart, HoleKind } from '../../document/copyDocument';
+import type { Image, MarkOf } from '../../document/document';
 import { escapeHtml } from './escape';
 
-/** A link as it will stand in a letter; the address has passed safeAddress. */
-interface LinkLook {
-  type: 'link';
-  address: string;
-  button: boolean;
-  styles: readonly Style[];
-}
+/**
+ * How words are set off: as in a letter, whose links have passed safeAddress. A signature looks like other words; a
+ * mail's text says where it begins.
+ */
+export type MarkLook = MarkOf<string> | { type: 'signature' };
 
-/** How words are set off. A signature looks like other words; a mail's text says where it begins. */
-export type MarkLook = Exclude<Mark, { type: 'link' }> | LinkLook | { type: 'signature' };
+/** What a picture is, without its place. */
+export type ImageLook = Image<string, never>['attrs'];
 
-export interface ImageLook {
-  source: string;
-  description: string;
-  width?: number;
-  link?: string;
-  styles?: readonly Style[];
-}
+type Holder = Exclude<CopyPart, { type: 'doc' | 'subject' | 'rule' }>;
+type WithoutContent<Part> = Part extends Part ? Omit<Part, 'content'> : never;
 
-/** A block of a page that holds words or blocks. */
-export type BlockLook =
-  | { type: 'paragraph' | 'quote' | 'item' | 'cell' | 'code' }
-  | { type: 'heading'; level: number }
-  | { type: 'list'; ordered: boolean; start: number; tight: boolean }
-  | { type: 'table'; align: readonly Alignment[] }
-  | { type: 'row'; header: boolean }
-  | { type: 'styled'; styles: readonly Style[] };
+/** A block of a letter that holds words or blocks, without them. */
+export type BlockLook = WithoutContent<Holder>;
 
 /** Words of a template, looked at once and not at each filling. */
 export interface Literal {

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { safeAddress } from './escape';
+import { safeAddress } from '../../document/safeAddress';
 import { HtmlWriter } from './htmlWriter';
 import { LetterWriter } from './letterWriter';
 import { AddressWriter, LineWriter } from './lineWriter';
@@ -51,14 +51,12 @@ describe('plain text', () => {
   it('indents what follows in an item, and what is quoted', () => {
     const items = (page: TextWriter) => () =>
       ['x\ny', 'z'].forEach((words) =>
-        block(page, { type: 'item' }, () => block(page, { type: 'paragraph' }, say(page, words))),
+        block(page, { type: 'listItem' }, () => block(page, { type: 'paragraph' }, say(page, words))),
       );
     expect(
-      text((page) => block(page, { type: 'list', ordered: true, start: 9, tight: true }, items(page))),
+      text((page) => block(page, { type: 'orderedList', attrs: { start: 9, tight: true } }, items(page))),
     ).toBe('9. x\n   y\n10. z\n');
-    expect(
-      text((page) => block(page, { type: 'list', ordered: false, start: 1, tight: false }, items(page))),
-    ).toBe('- x\n  y\n\n- z\n');
+    expect(text((page) => block(page, { type: 'bulletList' }, items(page)))).toBe('- x\n  y\n\n- z\n');
     expect(
       text((page) =>
         block(page, { type: 'quote' }, () => {
@@ -71,8 +69,8 @@ describe('plain text', () => {
 
   it('keeps what is nested in its place: items in a quotation, lists in items, items that say nothing', () => {
     const list = (page: TextWriter, tight: boolean, ...items: (() => void)[]) =>
-      block(page, { type: 'list', ordered: false, start: 1, tight }, () =>
-        items.forEach((item) => block(page, { type: 'item' }, item)),
+      block(page, { type: 'bulletList', attrs: { tight } }, () =>
+        items.forEach((item) => block(page, { type: 'listItem' }, item)),
       );
     const words = (page: TextWriter, text: string) => block(page, { type: 'paragraph' }, say(page, text));
     expect(
@@ -114,10 +112,10 @@ describe('plain text', () => {
       ['é', '12345'],
     ];
     const table = (page: TextWriter) =>
-      block(page, { type: 'table', align: ['left', 'right'] }, () =>
+      block(page, { type: 'table', attrs: { align: ['left', 'right'] } }, () =>
         rows.forEach((cells) =>
-          block(page, { type: 'row', header: false }, () =>
-            cells.forEach((cell) => block(page, { type: 'cell' }, say(page, cell))),
+          block(page, { type: 'tableRow' }, () =>
+            cells.forEach((cell) => block(page, { type: 'tableCell' }, say(page, cell))),
           ),
         ),
       );
@@ -128,7 +126,7 @@ describe('plain text', () => {
     const link = (address: string, words: string) =>
       text((page) =>
         block(page, { type: 'paragraph' }, () =>
-          marked(page, { type: 'link', address, button: false, styles: [] }, say(page, words)),
+          marked(page, { type: 'link', attrs: { address } }, say(page, words)),
         ),
       );
     expect(link('https://x.example/', 'our page')).toBe('our page (https://x.example/)\n');
@@ -159,8 +157,8 @@ describe('HTML', () => {
   it('puts the words of a tight list into its items', () => {
     const list = (tight: boolean) =>
       html((page) =>
-        block(page, { type: 'list', ordered: true, start: 2, tight }, () =>
-          block(page, { type: 'item' }, () => {
+        block(page, { type: 'orderedList', attrs: { start: 2, tight } }, () =>
+          block(page, { type: 'listItem' }, () => {
             block(page, { type: 'paragraph' }, say(page, 'a'));
             block(page, { type: 'paragraph' }, say(page, 'b'));
           }),
@@ -172,12 +170,12 @@ describe('HTML', () => {
 
   it('says a table’s alignment in each cell', () => {
     const table = html((page) =>
-      block(page, { type: 'table', align: [null, 'right'] }, () => {
-        block(page, { type: 'row', header: true }, () =>
-          ['A', 'B'].forEach((cell) => block(page, { type: 'cell' }, say(page, cell))),
+      block(page, { type: 'table', attrs: { align: [null, 'right'] } }, () => {
+        block(page, { type: 'tableRow', attrs: { header: true } }, () =>
+          ['A', 'B'].forEach((cell) => block(page, { type: 'tableCell' }, say(page, cell))),
         );
-        block(page, { type: 'row', header: false }, () =>
-          ['1', '2'].forEach((cell) => block(page, { type: 'cell' }, say(page, cell))),
+        block(page, { type: 'tableRow' }, () =>
+          ['1', '2'].forEach((cell) => block(page, { type: 'tableCell' }, say(page, cell))),
         );
       }),
     );
@@ -202,7 +200,7 @@ describe('HTML', () => {
   it('marks words by elements and inline styles alone', () => {
     const page = new HtmlWriter();
     marked(page, { type: 'bold' }, () =>
-      marked(page, { type: 'style', style: 'madder' }, () =>
+      marked(page, { type: 'style', attrs: { style: 'madder' } }, () =>
         marked(page, { type: 'italic' }, say(page, 'x')),
       ),
     );
@@ -213,13 +211,13 @@ describe('HTML', () => {
 it('a letter’s text and HTML carry the same words', () => {
   const letter = new LetterWriter();
   block(letter, { type: 'quote' }, () => {
-    block(letter, { type: 'heading', level: 1 }, say(letter, 'Head'));
-    block(letter, { type: 'list', ordered: false, start: 1, tight: true }, () =>
-      block(letter, { type: 'item' }, () => block(letter, { type: 'paragraph' }, say(letter, 'item'))),
+    block(letter, { type: 'heading', attrs: { level: 1 } }, say(letter, 'Head'));
+    block(letter, { type: 'bulletList', attrs: { tight: true } }, () =>
+      block(letter, { type: 'listItem' }, () => block(letter, { type: 'paragraph' }, say(letter, 'item'))),
     );
     letter.rule();
-    block(letter, { type: 'code' }, say(letter, 'code'));
-    block(letter, { type: 'styled', styles: ['center'] }, () =>
+    block(letter, { type: 'codeBlock' }, say(letter, 'code'));
+    block(letter, { type: 'styled', attrs: { styles: ['center'] } }, () =>
       block(letter, { type: 'paragraph' }, say(letter, 'last')),
     );
   });

@@ -1,13 +1,13 @@
 import { LineCounter, isMap, isScalar, isSeq, parseDocument, type Scalar } from 'yaml';
 import { STARTING_POINTS } from '../../records/recordKind';
-import type { Line } from '../document';
+import type { Line } from '../../document/templateDocument';
 import { didYouMean } from '../../problems/nearest';
 import type { Place, PlaceFinder, Places, Problem } from '../../problems/problem';
 import { WRITTEN_TO, type TemplateHead } from '../template';
 import { ACTS } from '../acts';
 import { lex, TagError } from '../tags/lexer';
 import { readCondition } from '../tags/readCondition';
-import type { Condition } from '../tags/step';
+import type { Condition } from '../../document/step';
 import { readLine } from '../text/readLine';
 
 /** One key of the front matter: its value as written, with places. */

@@ -1,5 +1,5 @@
-import type { Blank } from '../document';
-import type { Clause, Condition, Operand, Step } from './step';
+import type { Blank } from '../../document/templateDocument';
+import type { Clause, Condition, Operand, Step } from '../../document/step';
 import { quote } from './lexer';
 import type { Tag } from './tag';
 
@@ -13,18 +13,18 @@ export function printTag(tag: Tag): string {
 function inner(tag: Exclude<Tag, { type: 'open block' | 'close block' }>): string {
   switch (tag.type) {
     case 'field':
-      return tag.path + printSteps(tag.steps);
+      return tag.attrs.path + printSteps(tag.attrs.steps);
     case 'blank':
       return printBlank(tag);
     case 'gap':
     case 'unfinished':
-      return `${tag.type} ${quote(tag.words)}`;
+      return `${tag.type} ${quote(tag.attrs.words)}`;
     case 'signature':
       return 'signature';
     case 'comment':
-      return `! ${tag.words} `;
+      return `! ${tag.attrs.words} `;
     case 'passage':
-      return `> ${tag.name}`;
+      return `> ${tag.attrs.name}`;
     case 'open':
       return `${tag.inverted ? '^' : '#'}${tag.path}${printSteps(tag.steps)}`;
     case 'close':
@@ -38,7 +38,7 @@ function inner(tag: Exclude<Tag, { type: 'open block' | 'close block' }>): strin
   }
 }
 
-function printBlank({ name, answer, default: preset, steps }: Blank): string {
+function printBlank({ attrs: { name, answer, default: preset, steps } }: Blank): string {
   const type =
     answer && (answer.kind === 'choice' ? `choice of ${answer.of.map(quote).join(' ')}` : answer.kind);
   const plain = preset !== undefined && /^[^\s|"=}{](?:[^|"}{]*[^\s|"}{])?$/.test(preset);

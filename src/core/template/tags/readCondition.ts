@@ -1,6 +1,6 @@
 import { readDay } from '../../dates/civil';
 import { didYouMean } from '../../problems/nearest';
-import { OPERATORS, type Clause, type Condition, type Operand, type Operator } from './step';
+import { OPERATORS, type Clause, type Condition, type Operand, type Operator } from '../../document/step';
 import { TagError, isPath, type Token } from './lexer';
 import { readStep } from './readSteps';
 

@@ -9,7 +9,7 @@ import {
   type PlainStep,
   type Step,
   type Unit,
-} from './step';
+} from '../../document/step';
 
 /** Reads the condition behind `where`; given from outside, as conditions hold steps again. */
 export type ReadWhere = (tokens: Token[], end: number) => Condition;

@@ -1,9 +1,9 @@
-import type { Blank, BlankType } from '../document';
+import type { Blank, BlankType } from '../../document/templateDocument';
 import { didYouMean } from '../../problems/nearest';
 import { TagError, closingQuote, isPath, lex, quote, type Token } from './lexer';
 import { readCondition, readWhere } from './readCondition';
 import { readStep } from './readSteps';
-import type { Step } from './step';
+import type { Step } from '../../document/step';
 import type { Tag } from './tag';
 
 /** Reads what stands between `{{` and `}}`. Throws TagError with the offset inside it. */
@@ -15,7 +15,7 @@ export function readTag(inner: string): Tag {
     case '':
       throw new TagError('This tag is empty.', 0);
     case '!':
-      return { type: 'comment', words: after.trim() };
+      return { type: 'comment', attrs: { words: after.trim() } };
     case '{':
     case '&':
       throw new TagError('There is no tag for unescaped values: write {{path}} with two braces.', start);
@@ -24,7 +24,7 @@ export function readTag(inner: string): Tag {
     case '>':
       if (!after.trim())
         throw new TagError('The name of a passage is missing, as {{> Before we come}}.', start);
-      return { type: 'passage', name: after.trim().replace(/\s+/g, ' ') };
+      return { type: 'passage', attrs: { name: after.trim().replace(/\s+/g, ' ') } };
     case '?':
       return readBlank(inner, start + 1);
     case '/': {
@@ -51,7 +51,7 @@ function readOpening(inner: string, start: number): Tag {
   if (tokens[0]?.text === 'when') {
     throw new TagError('Only when needs a condition, as {{#when invoice.balance over 100}}.', start);
   }
-  return { type: 'open', ...readPathAndSteps(tokens, inner.length), inverted };
+  return { type: 'open', ...readPathAndSteps(tokens, inner.length), ...(inverted ? { inverted } : {}) };
 }
 
 function readField(inner: string): Tag {
@@ -64,9 +64,9 @@ function readField(inner: string): Tag {
     if (second?.kind !== 'quoted' || tokens.length !== 2) {
       throw new TagError(`${word} takes its words in quotation marks, as {{${word} "…"}}.`, first!.at);
     }
-    return { type: word, words: second.text };
+    return { type: word, attrs: { words: second.text } };
   }
-  return { type: 'field', ...readPathAndSteps(tokens, inner.length) };
+  return { type: 'field', attrs: readPathAndSteps(tokens, inner.length) };
 }
 
 function readPathAndSteps(tokens: Token[], end: number): { path: string; steps: Step[] } {
@@ -103,15 +103,16 @@ function readBlank(inner: string, from: number): Blank {
   if (name.includes('"')) {
     throw new TagError('The name of a blank stands without quotation marks, as {{? Hourly rate}}.', from);
   }
-  const blank: Blank = { type: 'blank', name, steps: bar < 0 ? [] : readSteps(lex(inner, bar)) };
+  const attrs: Blank['attrs'] = { name, steps: bar < 0 ? [] : readSteps(lex(inner, bar)) };
+  const blank: Blank = { type: 'blank', attrs };
   if (mark < 0) return blank;
   const isType = definition[mark] === ':';
   const equals = isType ? firstUnquoted(definition, mark, '=') : mark;
   if (isType) {
     const type = definition.slice(mark + 1, equals < 0 ? undefined : equals);
-    blank.answer = readBlankType(type, from + mark + 1);
+    attrs.answer = readBlankType(type, from + mark + 1);
   }
-  if (equals >= 0) blank.default = readDefault(definition.slice(equals + 1), from + equals + 1);
+  if (equals >= 0) attrs.default = readDefault(definition.slice(equals + 1), from + equals + 1);
   return blank;
 }
 

@@ -1,5 +1,6 @@
-import type { Atom, Comment, PassageUse, Style } from '../document';
-import type { Condition, Step } from './step';
+import type { Atom, Comment, PassageUse } from '../../document/templateDocument';
+import type { Style } from '../../document/document';
+import type { Condition, Step } from '../../document/step';
 
 /** One tag as read: something that stands in the text, or one end of a structure. */
 export type Tag = Atom | Comment | PassageUse | StructureTag;
@@ -8,7 +9,7 @@ export type Tag = Atom | Comment | PassageUse | StructureTag;
 export type StructureTag =
   | { type: 'open block'; styles: Style[] }
   | { type: 'close block' }
-  | { type: 'open'; path: string; steps: Step[]; inverted: boolean }
+  | { type: 'open'; path: string; steps: Step[]; inverted?: boolean }
   | { type: 'close'; path: string }
   | { type: 'open when'; condition: Condition }
   | { type: 'otherwise' }

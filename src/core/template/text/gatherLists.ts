@@ -1,4 +1,13 @@
-import type { Block, BulletList, Comment, ListChild, OrderedList, Section, When } from '../document';
+import type {
+  Block,
+  Branch,
+  BulletList,
+  Comment,
+  ListChild,
+  OrderedList,
+  Section,
+  When,
+} from '../../document/templateDocument';
 
 type List = BulletList | OrderedList;
 
@@ -17,7 +26,7 @@ export function gatherLists(blocks: readonly Block[], markers: WeakMap<object, s
     if (block.type === 'comment' && last && isList(last)) comments.push(block);
     else if (last && isList(last) && isList(block) && fits(last, block, markers)) {
       last.content.push(...comments, ...block.content);
-      last.tight &&= block.tight;
+      if (!block.attrs?.tight) loosen(last);
       comments = [];
     } else {
       gathered.push(...comments, block);
@@ -40,17 +49,16 @@ function turnInsideOut(block: Block, markers: WeakMap<object, string>): Block {
       return wrap(list, changed<Section<ListChild>>(block, { content: childrenOf(block.content) }), markers);
     }
     case 'when': {
-      block.content = gatherLists(block.content, markers);
-      if (block.otherwise) block.otherwise = gatherLists(block.otherwise, markers);
-      const list = onlyList(block.content);
-      const other = block.otherwise && onlyList(block.otherwise);
-      if (!list || (block.otherwise && !(other && fits(list, other, markers)))) return block;
+      const branches = block.content.flatMap((branch) => branch ?? []);
+      for (const branch of branches) branch.content = gatherLists(branch.content, markers);
+      const [list, ...others] = branches.map(({ content }) => onlyList(content));
+      if (!list || !others.every((other) => other && fits(list, other, markers))) return block;
+      const content = branches.map(
+        (branch) => ({ ...branch, content: childrenOf(branch.content) }) as Branch<ListChild>,
+      );
       return wrap(
         list,
-        changed<When<ListChild>>(block, {
-          content: childrenOf(block.content),
-          ...(block.otherwise ? { otherwise: childrenOf(block.otherwise) } : {}),
-        }),
+        changed<When<ListChild>>(block, { content: content as When<ListChild>['content'] }),
         markers,
       );
     }
@@ -80,6 +88,12 @@ function onlyList(blocks: readonly Block[]): List | undefined {
 /** A list's items, with the comments around the list among them. */
 function childrenOf(blocks: readonly Block[]): ListChild[] {
   return blocks.flatMap((block) => (isList(block) ? block.content : [block as Comment]));
+}
+
+function loosen(list: List): void {
+  const { tight: _, ...attrs } = list.attrs ?? {};
+  if (Object.keys(attrs).length) list.attrs = attrs;
+  else delete list.attrs;
 }
 
 function fits(a: List, b: List, markers: WeakMap<object, string>): boolean {

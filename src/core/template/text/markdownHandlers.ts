@@ -1,6 +1,6 @@
 import type { Node, Nodes, PhrasingContent } from 'mdast';
 import { defaultHandlers, type Handle, type Join, type State } from 'mdast-util-to-markdown';
-import type { Table } from '../document';
+import type { Alignment } from '../../document/document';
 
 /** Words in brackets with attributes. */
 export interface Span extends Node {
@@ -19,7 +19,7 @@ export interface TagLineOut {
 export interface TableOut extends Node {
   type: 'pipeTable';
   rows: (PhrasingContent[][] | string)[];
-  align: Table['align'];
+  align: Alignment[];
 }
 
 declare module 'mdast' {

@@ -1,4 +1,11 @@
-import type { Block, Comment, PassageUse, Section, Structured, StyledBlock, When } from '../document';
+import type {
+  Comment,
+  PassageUse,
+  Section,
+  Structured,
+  StyledBlock,
+  When,
+} from '../../document/templateDocument';
 import type { Places, Problem } from '../../problems/problem';
 import { printTag } from '../tags/printTag';
 import { isStructure, type StructureTag } from '../tags/tag';
@@ -35,7 +42,7 @@ export function pairTags<Child extends { type: string }>(
       if (stack.length === DEEPEST_OPEN)
         report(tag, `More than ${DEEPEST_OPEN} sections stand in one another.`);
     } else into().push(node as Node);
-    stack.push({ tag, node, into: node.content as Node[] });
+    stack.push({ tag, node, into: (node.type === 'when' ? node.content[0] : node).content as Node[] });
   };
   for (const child of run) {
     if (!isStructure(child)) {
@@ -45,26 +52,30 @@ export function pairTags<Child extends { type: string }>(
     const top = stack.at(-1);
     switch (child.type) {
       case 'open': {
-        const { path, steps, inverted } = child;
-        open(child, { type: 'section', path, steps, inverted, content: [] });
+        const { type: _, ...attrs } = child;
+        open(child, { type: 'section', attrs, content: [] });
         break;
       }
       case 'open when':
-        open(child, { type: 'when', condition: child.condition, content: [] });
+        open(child, {
+          type: 'when',
+          attrs: { condition: child.condition },
+          content: [{ type: 'branch', content: [] }],
+        });
         break;
       case 'open block':
         // Fences stand among blocks only, where the children are blocks.
-        open(child, { type: 'styled', styles: child.styles, content: [] as Block[] });
+        open(child, { type: 'styled', attrs: { styles: child.styles }, content: [] });
         break;
       case 'otherwise':
         if (top?.node.type !== 'when') {
           report(child, '{{otherwise}} stands outside any {{#when …}} of its paragraph or block.');
-        } else if (top.node.otherwise) {
+        } else if (top.node.content[1]) {
           report(child, 'This {{#when …}} has an {{otherwise}} already.');
-        } else top.into = top.node.otherwise = [];
+        } else top.node.content[1] = { type: 'branch', content: (top.into = []) };
         break;
       default: {
-        const fits = (one: Open) => closes(child, one.node);
+        const fits = (one: Open) => closes(child, one.node as Section<never>);
         const at = stack.findLastIndex(fits);
         if (at < 0) {
           report(child, `${printTag(child)} closes nothing that was opened in the same paragraph or block.`);
@@ -78,13 +89,14 @@ export function pairTags<Child extends { type: string }>(
   return root;
 
   function reportUnclosed({ tag, node }: Open) {
-    const closing = node.type === 'when' ? '{{/when}}' : node.type === 'styled' ? ':::' : `{{/${node.path}}}`;
+    const closing =
+      node.type === 'when' ? '{{/when}}' : node.type === 'styled' ? ':::' : `{{/${node.attrs.path}}}`;
     report(tag, `${printTag(tag)} is never closed: ${closing} is expected in the same paragraph or block.`);
   }
 }
 
-function closes(tag: StructureTag, node: { type: string; path?: string }): boolean {
+function closes(tag: StructureTag, node: Section<never> | When<never> | StyledBlock): boolean {
   if (tag.type === 'close block') return node.type === 'styled';
   if (tag.type === 'close when') return node.type === 'when';
-  return tag.type === 'close' && node.type === 'section' && node.path === tag.path;
+  return tag.type === 'close' && node.type === 'section' && node.attrs.path === tag.path;
 }

@@ -1,4 +1,4 @@
-import type { Inline, Line } from '../document';
+import type { Inline, Line, Section, When } from '../../document/templateDocument';
 import { printTag } from '../tags/printTag';
 import type { Tag } from '../tags/tag';
 
@@ -18,12 +18,13 @@ function printInline(node: Inline, write: (tag: Tag) => string): string {
     case 'break':
       return ' ';
     case 'image':
-      return inside(node.description);
+      return inside(node.attrs.description);
     case 'section':
-      return openingOf(node, write) + inside(node.content) + write({ type: 'close', path: node.path });
+      return openingOf(node, write) + inside(node.content) + write({ type: 'close', path: node.attrs.path });
     case 'when': {
-      const other = node.otherwise ? write({ type: 'otherwise' }) + inside(node.otherwise) : '';
-      return openingOf(node, write) + inside(node.content) + other + write({ type: 'close when' });
+      const [then, otherwise] = node.content;
+      const other = otherwise ? write({ type: 'otherwise' }) + inside(otherwise.content) : '';
+      return openingOf(node, write) + inside(then.content) + other + write({ type: 'close when' });
     }
     default:
       return write(node);
@@ -43,10 +44,10 @@ export function escapedBraces(text: string): string {
 
 /** The opening tag of a section or condition. */
 export function openingOf(
-  node: Extract<Inline, { type: 'section' | 'when' }>,
+  node: Pick<Section<never>, 'type' | 'attrs'> | Pick<When<never>, 'type' | 'attrs'>,
   write: (tag: Tag) => string,
 ): string {
-  if (node.type === 'when') return write({ type: 'open when', condition: node.condition });
-  const { path, steps, inverted } = node;
-  return write({ type: 'open', path, steps, inverted });
+  return node.type === 'when'
+    ? write({ type: 'open when', ...node.attrs })
+    : write({ type: 'open', ...node.attrs });
 }

@@ -2,18 +2,21 @@ import type { BlockContent, ListItem as MarkdownItem, Nodes, PhrasingContent, Ro
 import { toMarkdown, type Handle } from 'mdast-util-to-markdown';
 import type {
   Block,
+  Comment,
   Inline,
   Line,
   ListChild,
   Mark,
-  Structured,
-  Style,
+  PassageUse,
+  Row,
+  Section,
   Table,
   TableCell,
-  TableRow,
   TemplateDocument,
-} from '../document';
-import { longestRun, markKey, withoutMark } from '../marks';
+  When,
+} from '../../document/templateDocument';
+import type { Style } from '../../document/document';
+import { longestRun, markKey, withoutMark } from '../../document/marks';
 import { printTag } from '../tags/printTag';
 import { isEscaped } from '../tags/scanTags';
 import type { Tag } from '../tags/tag';
@@ -76,27 +79,26 @@ class TreeBuilder {
       case 'paragraph':
         return [{ type: 'paragraph', children: this.words(block.content) }];
       case 'heading':
-        return [{ type: 'heading', depth: block.level as 1, children: this.words(block.content) }];
+        return [{ type: 'heading', depth: block.attrs.level as 1, children: this.words(block.content) }];
       case 'rule':
         return [{ type: 'thematicBreak' }];
       case 'quote':
         return [{ type: 'blockquote', children: this.blocks(block.content) as BlockContent[] }];
-      case 'code':
-        return [{ type: 'code', lang: block.language || null, value: printLine(block.content, this.tag) }];
+      case 'codeBlock': {
+        const value = printLine(block.content, this.tag);
+        return [{ type: 'code', lang: block.attrs?.language ?? null, value }];
+      }
       case 'bulletList':
       case 'orderedList': {
-        const children = block.content.flatMap((child) =>
-          this.structured(child, (one: ListChild) => this.listChild(one, !block.tight)),
-        ) as MarkdownItem[];
-        const ordered = block.type === 'orderedList';
-        return [
-          { type: 'list', ordered, start: ordered ? block.start : null, spread: !block.tight, children },
-        ];
+        const spread = !block.attrs?.tight;
+        const children = block.content.flatMap((child) => this.listChild(child, spread)) as MarkdownItem[];
+        const start = block.type === 'orderedList' ? (block.attrs?.start ?? 1) : null;
+        return [{ type: 'list', ordered: start !== null, start, spread, children }];
       }
       case 'table':
         return [this.table(block)];
       case 'styled': {
-        const opening = `::: ${printAttributes({ styles: block.styles }) || '{}'}`;
+        const opening = `::: ${printAttributes(block.attrs) || '{}'}`;
         return [this.line(opening, 'opens'), ...this.blocks(block.content), this.line(':::', 'closes')];
       }
       default:
@@ -112,34 +114,22 @@ class TreeBuilder {
   }
 
   /** A section, condition, comment or passage among blocks or list items. */
-  private structured<Child extends { type: string }>(
-    node: Structured<Child>,
+  private structured<Child>(
+    node: Section<Child> | When<Child> | Comment | PassageUse,
     each: (child: Child) => RootContent[],
   ): RootContent[] {
-    const all = (children: Structured<Child>[]) => children.flatMap((child) => each(child as Child));
+    if (node.type === 'comment' || node.type === 'passage') return [this.line(this.tag(node), 'alone')];
+    const opening = this.line(openingOf(node, this.tag), 'opens');
     if (node.type === 'section') {
-      const section = node as Extract<Block, { type: 'section' }>;
-      return [
-        this.line(openingOf(section as never, this.tag), 'opens'),
-        ...all(section.content as never),
-        this.line(this.tag({ type: 'close', path: section.path }), 'closes'),
-      ];
+      const closing = this.line(this.tag({ type: 'close', path: node.attrs.path }), 'closes');
+      return [opening, ...node.content.flatMap(each), closing];
     }
-    if (node.type === 'when') {
-      const when = node as Extract<Block, { type: 'when' }>;
-      const other = when.otherwise
-        ? [this.line(this.tag({ type: 'otherwise' }), 'between'), ...all(when.otherwise as never)]
-        : [];
-      return [
-        this.line(openingOf(when as never, this.tag), 'opens'),
-        ...all(when.content as never),
-        ...other,
-        this.line(this.tag({ type: 'close when' }), 'closes'),
-      ];
-    }
-    if (node.type === 'comment' || node.type === 'passage')
-      return [this.line(this.tag(node as Tag), 'alone')];
-    return each(node as Child);
+    const [then, other] = node.content;
+    const otherwise = other
+      ? [this.line(this.tag({ type: 'otherwise' }), 'between'), ...other.content.flatMap(each)]
+      : [];
+    const closing = this.line(this.tag({ type: 'close when' }), 'closes');
+    return [opening, ...then.content.flatMap(each), ...otherwise, closing];
   }
 
   private line(value: string, side: TagLineOut['side']): RootContent {
@@ -147,28 +137,21 @@ class TreeBuilder {
     return { type: 'tagLine', value, side, children: [{ type: 'text', value }] } as never;
   }
 
-  private table({ align, header, content }: Table): TableOut {
-    const rows: TableOut['rows'] = [this.cells(header)];
-    const add = (children: readonly Structured<TableRow>[]) => {
-      for (const child of children) {
-        if (child.type === 'tableRow') rows.push(this.cells(child.content));
-        else if (child.type === 'comment') rows.push(this.tag(child));
-        else {
-          rows.push(openingOf(child as never, this.tag));
-          add(child.content);
-          if (child.type === 'section') rows.push(this.tag({ type: 'close', path: child.path }));
-          else {
-            if (child.otherwise) {
-              rows.push(this.tag({ type: 'otherwise' }));
-              add(child.otherwise);
-            }
-            rows.push(this.tag({ type: 'close when' }));
-          }
-        }
-      }
-    };
-    add(content);
-    return { type: 'pipeTable', rows, align };
+  private table({ attrs: { align }, content }: Table): TableOut {
+    return { type: 'pipeTable', rows: content.flatMap((child) => this.row(child)), align };
+  }
+
+  private row(child: Row): TableOut['rows'] {
+    if (child.type === 'tableRow') return [this.cells(child.content)];
+    if (child.type === 'comment') return [this.tag(child)];
+    const opening = openingOf(child, this.tag);
+    const all = (rows: readonly Row[]) => rows.flatMap((one) => this.row(one));
+    if (child.type === 'section') {
+      return [opening, ...all(child.content), this.tag({ type: 'close', path: child.attrs.path })];
+    }
+    const [then, other] = child.content;
+    const otherwise = other ? [this.tag({ type: 'otherwise' }), ...all(other.content)] : [];
+    return [opening, ...all(then.content), ...otherwise, this.tag({ type: 'close when' })];
   }
 
   private cells(cells: readonly TableCell[]): PhrasingContent[][] {
@@ -203,11 +186,11 @@ class TreeBuilder {
 
   private wrap(mark: Mark, children: PhrasingContent[], edges: Edges): PhrasingContent {
     if (mark.type === 'link') {
-      const url = printLine(mark.address, this.tag);
-      const link: PhrasingContent = { type: 'link', url, title: mark.title ?? null, children };
-      return { ...link, attributes: printAttributes(mark) } as PhrasingContent;
+      const { address, title = null, ...looks } = mark.attrs;
+      const link: PhrasingContent = { type: 'link', url: printLine(address, this.tag), title, children };
+      return { ...link, attributes: printAttributes(looks) } as PhrasingContent;
     }
-    if (mark.type === 'style') return this.span(mark.style, children);
+    if (mark.type === 'style') return this.span(mark.attrs.style, children);
     if (mark.type === 'code') return { type: 'inlineCode', value: printLine(edges.run as Line, this.tag) };
     if (!attentionHolds(edges)) return this.span(mark.type, children);
     return { type: mark.type === 'bold' ? 'strong' : 'emphasis', children };
@@ -233,29 +216,31 @@ class TreeBuilder {
         out.push({ type: 'break' });
         return;
       case 'image': {
-        const link = node.link && printLine(node.link, this.tag);
+        const { source, description, width, link, styles } = node.attrs;
         out.push({
           type: 'image',
-          url: printLine(node.source, this.tag),
-          alt: printLine(node.description, this.tag),
-          attributes: printAttributes({ styles: node.styles, width: node.width, link }),
+          url: printLine(source, this.tag),
+          alt: printLine(description, this.tag),
+          attributes: printAttributes({ styles, width, link: link && printLine(link, this.tag) }),
         } as PhrasingContent);
         return;
       }
       case 'section':
         text(out, openingOf(node, this.tag));
         out.push(...this.words(node.content, TAGS));
-        text(out, this.tag({ type: 'close', path: node.path }));
+        text(out, this.tag({ type: 'close', path: node.attrs.path }));
         return;
-      case 'when':
+      case 'when': {
+        const [then, other] = node.content;
         text(out, openingOf(node, this.tag));
-        out.push(...this.words(node.content, TAGS));
-        if (node.otherwise) {
+        out.push(...this.words(then.content, TAGS));
+        if (other) {
           text(out, this.tag({ type: 'otherwise' }));
-          out.push(...this.words(node.otherwise, TAGS));
+          out.push(...this.words(other.content, TAGS));
         }
         text(out, this.tag({ type: 'close when' }));
         return;
+      }
       default:
         text(out, this.tag(node));
     }

@@ -1,5 +1,5 @@
 import { stringify } from 'yaml';
-import type { Line } from '../document';
+import type { Line } from '../../document/templateDocument';
 import type { Template, TemplateHead } from '../template';
 import { printCondition } from '../tags/printTag';
 import { printLine } from './printLine';

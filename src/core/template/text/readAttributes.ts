@@ -1,4 +1,4 @@
-import { STYLES, type Style } from '../document';
+import { STYLES, type Style } from '../../document/document';
 import { didYouMean } from '../../problems/nearest';
 
 /** What stands in `{.large .madder width=240 link=…}`; an address keeps its placeholders. */

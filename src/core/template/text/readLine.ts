@@ -1,4 +1,4 @@
-import type { Inline, Line } from '../document';
+import type { Inline, Line } from '../../document/templateDocument';
 import type { PlaceFinder, Places, Problem } from '../../problems/problem';
 import { scanTags } from '../tags/scanTags';
 import type { StructureTag } from '../tags/tag';

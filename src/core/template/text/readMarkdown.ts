@@ -2,7 +2,15 @@ import type { Nodes, Parents, RootContent, Table as MarkdownTable, List as Markd
 import { fromMarkdown } from 'mdast-util-from-markdown';
 import { gfmTableFromMarkdown } from 'mdast-util-gfm-table';
 import { gfmTable } from 'micromark-extension-gfm-table';
-import type { Block, Inline, ListItem, Table, TableRow, TemplateDocument, Text } from '../document';
+import type {
+  Block,
+  Inline,
+  ListItem,
+  Table,
+  TableRow,
+  TemplateDocument,
+  Text,
+} from '../../document/templateDocument';
 import type { PlaceFinder, Places, Problem } from '../../problems/problem';
 import { mayStandAlone, type StructureTag } from '../tags/tag';
 import { gatherLists } from './gatherLists';
@@ -70,7 +78,7 @@ export function readMarkdown(
       case 'paragraph':
         return commentsApart(words.read(node.children));
       case 'heading':
-        return { type: 'heading', level: node.depth, content: words.read(node.children) };
+        return { type: 'heading', attrs: { level: node.depth }, content: words.read(node.children) };
       case 'thematicBreak':
         return { type: 'rule' };
       case 'blockquote':
@@ -80,7 +88,11 @@ export function readMarkdown(
       case 'table':
         return table(node);
       case 'code':
-        return { type: 'code', language: node.lang ?? '', content: words.readVerbatim(node.value) };
+        return {
+          type: 'codeBlock',
+          ...(node.lang ? { attrs: { language: node.lang } } : {}),
+          content: words.readVerbatim(node.value),
+        };
       case 'tagLine':
         return tagLine(node.value);
       default:
@@ -94,9 +106,13 @@ export function readMarkdown(
       content: blocks(item, depth + 1),
     }));
     const tight = !areSpread(node.children) && node.children.every((item) => !areSpread(item.children));
-    const made: Block = node.ordered
-      ? { type: 'orderedList', tight, start: node.start ?? 1, content }
-      : { type: 'bulletList', tight, content };
+    const start = node.start ?? 1;
+    const attrs = { ...(tight ? { tight } : {}), ...(node.ordered && start !== 1 ? { start } : {}) };
+    const made: Block = {
+      type: node.ordered ? 'orderedList' : 'bulletList',
+      ...(Object.keys(attrs).length ? { attrs } : {}),
+      content,
+    };
     const first = text.slice(node.position!.start.offset, node.position!.start.offset! + 12);
     markers.set(made, node.ordered ? /^\d+(.)/.exec(first)![1]! : first[0]!);
     return made;
@@ -115,9 +131,8 @@ export function readMarkdown(
     });
     return {
       type: 'table',
-      align: (node.align ?? []).map((side) => side ?? null),
-      header: (header as TableRow).content,
-      content: pairTags(body, places, problems),
+      attrs: { align: (node.align ?? []).map((side) => side ?? null) },
+      content: [{ ...(header as TableRow), attrs: { header: true } }, ...pairTags(body, places, problems)],
     };
   }
 

@@ -30,7 +30,7 @@ describe('the head', () => {
       mine: true,
     });
     expect(value?.head.subject).toMatchObject([
-      { type: 'field', path: 'booking.service' },
+      { type: 'field', attrs: { path: 'booking.service' } },
       { type: 'text', text: ' today' },
     ]);
   });
@@ -88,7 +88,7 @@ describe('sections and conditions', () => {
     expect(body('{{#a}}\none\n\n- two\n{{#b}}\nthree\n{{/b}}\n{{/a}}')).toMatchObject([
       {
         type: 'section',
-        content: [{ type: 'paragraph' }, { type: 'bulletList' }, { type: 'section', path: 'b' }],
+        content: [{ type: 'paragraph' }, { type: 'bulletList' }, { type: 'section', attrs: { path: 'b' } }],
       },
     ]);
   });
@@ -110,8 +110,8 @@ describe('sections and conditions', () => {
     expect(body('3. one\n{{#when a}}\n4. two\n{{otherwise}}\n5. three\n{{/when}}')).toMatchObject([
       {
         type: 'orderedList',
-        start: 3,
-        content: [{ type: 'listItem' }, { type: 'when', otherwise: [{ type: 'listItem' }] }],
+        attrs: { start: 3 },
+        content: [{ type: 'listItem' }, { type: 'when', content: [{}, { content: [{ type: 'listItem' }] }] }],
       },
     ]);
   });
@@ -124,8 +124,9 @@ describe('sections and conditions', () => {
     const [table] = body('| A | B |\n|---|--:|\n{{#a}}\n| {{x}} | y \\| z |\n{{/a}}\n| sum | 1 |\n');
     expect(table).toMatchObject({
       type: 'table',
-      align: [null, 'right'],
+      attrs: { align: [null, 'right'] },
       content: [
+        { type: 'tableRow', attrs: { header: true } },
         { type: 'section', content: [{ type: 'tableRow', content: [{}, { content: [{ text: 'y | z' }] }] }] },
         { type: 'tableRow' },
       ],
@@ -167,7 +168,12 @@ describe('sections and conditions', () => {
 describe('Markdown around tags', () => {
   it('does not look into them', () => {
     expect(body('| {{a | or "x | y"}} |\n|---|\n')).toMatchObject([
-      { type: 'table', header: [{ content: [{ type: 'field', steps: [{ step: 'or', words: 'x | y' }] }] }] },
+      {
+        type: 'table',
+        content: [
+          { content: [{ content: [{ type: 'field', attrs: { steps: [{ step: 'or', words: 'x | y' }] } }] }] },
+        ],
+      },
     ]);
     expect(body('{{a | or "*not* bold"}} and *{{b}}*')).toMatchObject([
       { content: [{ type: 'field' }, { text: ' and ' }, { type: 'field', marks: [{ type: 'italic' }] }] },
@@ -175,7 +181,10 @@ describe('Markdown around tags', () => {
     expect(body('[pay]({{invoice.pay_link}} "t"){.button}')).toMatchObject([
       {
         content: [
-          { text: 'pay', marks: [{ type: 'link', button: true, title: 't', address: [{ type: 'field' }] }] },
+          {
+            text: 'pay',
+            marks: [{ type: 'link', attrs: { button: true, title: 't', address: [{ type: 'field' }] } }],
+          },
         ],
       },
     ]);
@@ -195,17 +204,27 @@ describe('Markdown around tags', () => {
   });
 
   it('keeps lines that are indented as paragraphs, and fenced code as it is', () => {
-    expect(types('    indented\n\n```\n{{#x}} *a*\n{{/x}}\n```')).toEqual(['paragraph', 'code']);
+    expect(types('    indented\n\n```\n{{#x}} *a*\n{{/x}}\n```')).toEqual(['paragraph', 'codeBlock']);
   });
 
   it('reads nested attributes and images', () => {
     expect(body('[a *b* [c]{.small}]{.large .madder}')).toMatchObject([
       {
         content: [
-          { text: 'a ', marks: [{ style: 'large' }, { style: 'madder' }] },
-          { text: 'b', marks: [{ style: 'large' }, { style: 'madder' }, { type: 'italic' }] },
+          { text: 'a ', marks: [{ attrs: { style: 'large' } }, { attrs: { style: 'madder' } }] },
+          {
+            text: 'b',
+            marks: [{ attrs: { style: 'large' } }, { attrs: { style: 'madder' } }, { type: 'italic' }],
+          },
           { text: ' ' },
-          { text: 'c', marks: [{ style: 'small' }, { style: 'large' }, { style: 'madder' }] },
+          {
+            text: 'c',
+            marks: [
+              { attrs: { style: 'small' } },
+              { attrs: { style: 'large' } },
+              { attrs: { style: 'madder' } },
+            ],
+          },
         ],
       },
     ]);
@@ -214,9 +233,11 @@ describe('Markdown around tags', () => {
         content: [
           {
             type: 'image',
-            width: 240,
-            description: [{ text: 'A ' }, { type: 'field' }],
-            link: [{ path: 'business.website' }],
+            attrs: {
+              width: 240,
+              description: [{ text: 'A ' }, { type: 'field' }],
+              link: [{ attrs: { path: 'business.website' } }],
+            },
           },
         ],
       },

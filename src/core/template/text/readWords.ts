@@ -1,6 +1,6 @@
 import type { Image as MarkdownImage, Link as MarkdownLink, PhrasingContent } from 'mdast';
-import type { Break, Image, Inline, Line, Mark, Text } from '../document';
-import { sortMarks } from '../marks';
+import type { Break, Image, Inline, Line, Mark, Text } from '../../document/templateDocument';
+import { sortMarks } from '../../document/marks';
 import type { PlaceFinder, Places, Problem } from '../../problems/problem';
 import { isStructure, type StructureTag, type Tag } from '../tags/tag';
 import { pairTags } from './pairTags';
@@ -111,7 +111,7 @@ export class WordReader {
         else appendText(run, held.kind === 'literal' ? held.text : held.raw, marks);
       } else if (piece.kind === 'span') {
         const styles = [
-          ...piece.attributes.styles.map((style): Mark => ({ type: 'style', style })),
+          ...piece.attributes.styles.map((style): Mark => ({ type: 'style', attrs: { style } })),
           ...piece.attributes.weights.map((type): Mark => ({ type })),
         ];
         append(run, this.inline(piece.pieces, [...marks, ...styles]));
@@ -157,10 +157,12 @@ export class WordReader {
   private link(node: MarkdownLink, attributes: Attributes | undefined, marks: readonly Mark[]): Inline[] {
     const mark: Mark = {
       type: 'link',
-      address: this.readVerbatim(node.url),
-      ...(node.title ? { title: this.raw(node.title) } : {}),
-      button: attributes?.button ?? false,
-      styles: attributes?.styles ?? [],
+      attrs: {
+        address: this.readVerbatim(node.url),
+        ...(node.title ? { title: this.raw(node.title) } : {}),
+        ...(attributes?.button ? { button: true } : {}),
+        ...(attributes?.styles.length ? { styles: attributes.styles } : {}),
+      },
     };
     return this.read(node.children, [...marks, mark]);
   }
@@ -173,11 +175,13 @@ export class WordReader {
     return marked<Image>(
       {
         type: 'image',
-        source: this.readVerbatim(node.url),
-        description: this.readVerbatim(node.alt ?? ''),
-        ...(attributes?.width === undefined ? {} : { width: attributes.width }),
-        ...(attributes?.link === undefined ? {} : { link: this.readVerbatim(attributes.link) }),
-        ...(attributes?.styles.length ? { styles: attributes.styles } : {}),
+        attrs: {
+          source: this.readVerbatim(node.url),
+          description: this.readVerbatim(node.alt ?? ''),
+          ...(attributes?.width === undefined ? {} : { width: attributes.width }),
+          ...(attributes?.link === undefined ? {} : { link: this.readVerbatim(attributes.link) }),
+          ...(attributes?.styles.length ? { styles: attributes.styles } : {}),
+        },
       },
       marks,
     );

@@ -1,10 +1,10 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import type { Block, Inline, Mark, TemplateDocument } from '../document';
-import { sortMarks } from '../marks';
+import type { Block, Inline, Mark, TemplateDocument } from '../../document/templateDocument';
+import { sortMarks } from '../../document/marks';
 import { LineIndex } from '../../problems/problem';
 import { printMarkdown } from './printMarkdown';
-import { joined } from '../visual/fromVisual';
+import { joined } from '../../document/marks';
 import { readMarkdown } from './readMarkdown';
 
 function read(text: string): TemplateDocument {
@@ -44,14 +44,12 @@ describe('any document that is printed and read is the same document', () => {
     fc.constantFrom<Mark>(
       { type: 'bold' },
       { type: 'italic' },
-      { type: 'style', style: 'large' },
-      { type: 'style', style: 'moss' },
+      { type: 'style', attrs: { style: 'large' } },
+      { type: 'style', attrs: { style: 'moss' } },
     ),
     fc.constant<Mark>({
       type: 'link',
-      address: [{ type: 'text', text: 'https://x.example/a' }],
-      button: true,
-      styles: [],
+      attrs: { address: [{ type: 'text', text: 'https://x.example/a' }], button: true },
     }),
   );
   const marks = fc.array(mark, { maxLength: 2 }).map(sortMarks);
@@ -62,7 +60,7 @@ describe('any document that is printed and read is the same document', () => {
     fc
       .tuple(fc.constantFrom('client.name', 'invoice.total'), marks)
       .map(([path, own]) =>
-        withMarks({ type: 'field', path, steps: [{ step: 'or', words: 'a | "b" }}' }] }, own),
+        withMarks({ type: 'field', attrs: { path, steps: [{ step: 'or', words: 'a | "b" }}' }] } }, own),
       ),
   );
   const inline: fc.Arbitrary<Inline[]> = fc
@@ -73,9 +71,7 @@ describe('any document that is printed and read is the same document', () => {
           weight: 1,
           arbitrary: fc.array(leaf, { minLength: 1, maxLength: 2 }).map((content): Inline => ({
             type: 'section',
-            path: 'a',
-            steps: [],
-            inverted: false,
+            attrs: { path: 'a', steps: [] },
             content: joined(content),
           })),
         },
@@ -89,17 +85,19 @@ describe('any document that is printed and read is the same document', () => {
       inline.map((content): Block => ({ type: 'paragraph', content })),
       fc
         .tuple(fc.integer({ min: 1, max: 6 }), inline)
-        .map(([level, content]): Block => ({ type: 'heading', level, content })),
+        .map(([level, content]): Block => ({ type: 'heading', attrs: { level }, content })),
       fc.array(inline, { minLength: 1, maxLength: 3 }).map((rows): Block => ({
         type: 'table',
-        align: [null],
-        header: [{ type: 'tableCell', content: [{ type: 'text', text: 'h' }] }],
+        attrs: { align: [null] },
         content: [
           {
+            type: 'tableRow',
+            attrs: { header: true },
+            content: [{ type: 'tableCell', content: [{ type: 'text', text: 'h' }] }],
+          },
+          {
             type: 'section',
-            path: 'rows',
-            steps: [],
-            inverted: false,
+            attrs: { path: 'rows', steps: [] },
             content: rows.map((content) => ({ type: 'tableRow', content: [{ type: 'tableCell', content }] })),
           },
         ],
@@ -110,28 +108,25 @@ describe('any document that is printed and read is the same document', () => {
       // Markdown cannot say of one item with one block whether its list is tight.
       fc.array(inline, { minLength: 1, maxLength: 2 }).map((items): Block => ({
         type: 'bulletList',
-        tight: items.length === 1,
+        ...(items.length === 1 ? { attrs: { tight: true } } : {}),
         content: [{ type: 'listItem', content: items.map((content) => ({ type: 'paragraph', content })) }],
       })),
       fc
         .tuple(fc.boolean(), fc.array(inline, { minLength: 2, maxLength: 3 }))
         .map(([tight, items]): Block => ({
           type: 'orderedList',
-          tight,
-          start: 3,
+          attrs: { ...(tight ? { tight } : {}), start: 3 },
           content: items.map((content) => ({ type: 'listItem', content: [{ type: 'paragraph', content }] })),
         })),
       // A section that holds nothing but a list is written as a list with a section inside.
       fc.array(tie('block'), { minLength: 1, maxLength: 2 }).map((content): Block => ({
         type: 'section',
-        path: 'b',
-        steps: [],
-        inverted: true,
+        attrs: { path: 'b', steps: [], inverted: true },
         content: [{ type: 'rule' }, ...content],
       })),
       fc
         .array(tie('block'), { minLength: 1, maxLength: 2 })
-        .map((content): Block => ({ type: 'styled', styles: ['center'], content })),
+        .map((content): Block => ({ type: 'styled', attrs: { styles: ['center'] }, content })),
     ),
   }));
 

@@ -1,5 +1,5 @@
-import type { Inline } from '../document';
-import { marksOf } from '../marks';
+import type { Inline } from '../../document/templateDocument';
+import { marksOf } from '../../document/marks';
 
 /** A run of words to be emphasised, with what stands beside it. */
 export interface Edges {

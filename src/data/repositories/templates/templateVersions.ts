@@ -1,5 +1,5 @@
 import { QueryTypes } from 'sequelize';
-import { DOCUMENT_SCHEMA } from '../../../core/template/document';
+import { DOCUMENT_SCHEMA } from '../../../core/document/templateDocument';
 import type { Template } from '../../../core/template/template';
 import type { Database } from '../../database';
 

@@ -1,4 +1,5 @@
 import { QueryTypes } from 'sequelize';
+import { DOCUMENT_SCHEMA } from '../../../core/document/templateDocument';
 import type { TemplateWords } from '../../../core/fitting/listedTemplate';
 import type { KeptTemplate, Passage } from '../../../core/template/template';
 import type { RowOf } from '../../column';
@@ -94,7 +95,7 @@ export async function templatesByKey(
 
 /**
  * Names the list of templates that a member may see as it stands now, with its groups and passages: another one when
- * anything in it changes.
+ * anything in it changes, or the way in which documents are kept.
  */
 export async function editionOfTemplates(
   { sequelize }: Database,
@@ -102,14 +103,14 @@ export async function editionOfTemplates(
   member_id: string,
 ): Promise<string> {
   const [found] = await sequelize.query<{ edition: string }>(
-    `select md5(concat_ws(';', $business_id::uuid, $member_id::uuid,
+    `select md5(concat_ws(';', $schema::int, $business_id::uuid, $member_id::uuid,
        (select string_agg(concat_ws(',', template.key, version.version, version.kept_at, template.group_id,
            template.position), ';' order by template.key) ${CURRENT} where ${VISIBLE}),
        (select string_agg(concat_ws(',', id, key, name, initial, tint, position), ';' order by key)
           from template_group where business_id = $business_id),
        (select string_agg(concat_ws(',', name, md5(document::text)), ';' order by name)
           from passage where business_id = $business_id))) as edition`,
-    { bind: { business_id, member_id }, type: QueryTypes.SELECT },
+    { bind: { business_id, member_id, schema: DOCUMENT_SCHEMA }, type: QueryTypes.SELECT },
   );
   return found!.edition;
 }

@@ -1,0 +1,71 @@
+import type {
+  Break,
+  BulletList,
+  CodeBlock,
+  Heading,
+  Image,
+  ListItem,
+  MarkOf,
+  OrderedList,
+  Paragraph,
+  Quote,
+  Rule,
+  StyledBlock,
+  Table,
+  TableCell,
+  TableRow,
+  Text,
+} from './document';
+
+/**
+ * A fair copy: a template filled for one client, with whatever its writer has changed. What a field said is words
+ * under a `value` mark; what is missing is a `hole`. Every block that came from the template carries where from, so
+ * that hand and template can be told apart when another record is taken.
+ */
+export interface CopyDocument {
+  type: 'doc';
+  attrs?: undefined;
+  /** the subject first, then the blocks of the body */
+  content: (Subject | CopyBlock)[];
+}
+
+export interface Subject {
+  type: 'subject';
+  attrs?: undefined;
+  content: CopyWord[];
+}
+
+export type CopyBlock =
+  | Paragraph<CopyWord>
+  | Heading<CopyWord>
+  | Rule
+  | Quote<CopyBlock>
+  | BulletList<ListItem<CopyBlock>>
+  | OrderedList<ListItem<CopyBlock>>
+  | Table<TableRow<CopyWord>>
+  | CodeBlock<CopyWord>
+  | StyledBlock<CopyBlock>;
+
+export type CopyWord = Text<CopyMark> | Break<CopyMark> | Image<string, CopyMark> | Hole;
+
+interface Hole {
+  type: 'hole';
+  /** id: that of its note; label: what is missing */
+  attrs: { id: string; kind: HoleKind; label: string };
+  marks?: CopyMark[];
+}
+
+/** What is missing: a fact, an answer, a field still to be put there, or a made-up part still to be replaced. */
+export type HoleKind = 'field' | 'blank' | 'gap' | 'unfinished';
+
+export type CopyMark =
+  | MarkOf<string>
+  | { type: 'signature' }
+  /** `said` is what the records say; other words under the mark are the writer's */
+  | { type: 'value'; attrs: { id: string; said: string } };
+
+/** A block, or a part of one, that holds words or other parts. */
+export type CopyPart =
+  CopyDocument | Subject | CopyBlock | ListItem<CopyBlock> | TableRow<CopyWord> | TableCell<CopyWord>;
+
+export type CopyNode = CopyPart | CopyWord;
