@@ -11,9 +11,22 @@ export interface Mailbox {
   email: string;
 }
 
+/** What was judged lately: a letter's addresses are asked about again with every pause of its writer. */
+const judged = new Map<string, boolean>();
+const MOST_JUDGED = 1000;
+
 /** Whether a text is one address: an addr-spec by RFC 5322, an internationalised one by RFC 6531. */
 export function isAddress(text: string): boolean {
   if (text.length > LONGEST_ADDRESS || /[\s<>,;:()]/u.test(text)) return false;
+  let holds = judged.get(text);
+  if (holds === undefined) {
+    if (judged.size >= MOST_JUDGED) judged.clear();
+    judged.set(text, (holds = isAddrSpec(text)));
+  }
+  return holds;
+}
+
+function isAddrSpec(text: string): boolean {
   const parsed = emailAddresses.parseOneAddress({ input: text, rfc6532: true, startAt: 'mailbox' });
   return parsed?.type === 'mailbox' && parsed.parts.address.tokens === text;
 }

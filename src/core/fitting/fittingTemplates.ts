@@ -133,7 +133,8 @@ export function foreignLanguage(
 }
 
 function languageOf(locale: string): string {
-  return locale.split('-')[0]!.toLowerCase();
+  const end = locale.indexOf('-');
+  return (end < 0 ? locale : locale.slice(0, end)).toLowerCase();
 }
 
 /** Whether the records a template starts from can be reached from here. */

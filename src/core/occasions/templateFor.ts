@@ -1,4 +1,7 @@
 import type { PastLetter } from '../fitting/fittingTemplates';
+import type { StartingKind } from '../records/recordKind';
+import type { Act } from '../template/acts';
+import type { TemplateHead } from '../template/template';
 import type { WritingDesk } from '../writing/writingDesk';
 import type { Occasion } from './occasion';
 import { pastLettersOf } from './pastLetters';
@@ -9,15 +12,14 @@ import { pastLettersOf } from './pastLetters';
  * @returns "done" when all of its act have been sent, undefined when there is none to offer
  */
 export function templateFor(
-  { act, start, since }: Occasion,
+  occasion: Occasion,
   desk: WritingDesk,
   letters: readonly PastLetter[],
 ): string | 'done' | undefined {
+  const { start, since } = occasion;
   const situation = desk.situation(start);
   if (!situation) return undefined;
-  const own = desk.facts.templates.filter(
-    ({ head }) => head.action?.act === act && head.startsFrom === start.kind && !head.resting,
-  );
+  const own = desk.facts.templates.filter(({ head }) => isOfAct(head, occasion.act, start.kind));
   if (own.length === 0) return desk.fitting(situation, letters).fitting[0]?.key;
   const sent = pastLettersOf(letters, desk.book).templatesSince(start.kind, start.key, since);
   const fits = new Set(desk.fitting(situation, letters, own).fitting.map(({ key }) => key));
@@ -33,4 +35,13 @@ export function templateFor(
     );
   if (next) return next.template.key;
   return own.some(({ key }) => sent.has(key)) ? 'done' : undefined;
+}
+
+/** Whether a template belongs to an act of the work, from a kind of record. */
+export function isOfAct(
+  { action, startsFrom, resting }: TemplateHead,
+  act: Act,
+  kind: StartingKind,
+): boolean {
+  return action?.act === act && startsFrom === kind && !resting;
 }

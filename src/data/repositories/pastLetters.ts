@@ -32,17 +32,18 @@ export async function pastLetters(
        union select id from message where business_id = $business_id and enquiry_id = any($enquiries::uuid[])
      )
      select template.key as template, message.at, member.key as member,
-       case when invoice.key is not null then 'invoice' when booking.key is not null then 'booking'
-         when enquiry.key is not null then 'enquiry' when project.key is not null then 'project' else 'client' end as kind,
-       coalesce(invoice.key, booking.key, enquiry.key, project.key, client.key, '') as key
+       case when invoice_id is not null then 'invoice' when booking_id is not null then 'booking'
+         when enquiry_id is not null then 'enquiry' when project_id is not null then 'project' else 'client' end as kind,
+       -- Only what a letter is about is looked up, of the five that it may be tied to.
+       coalesce(
+         (select key from invoice where business_id = $business_id and id = invoice_id),
+         (select key from booking where business_id = $business_id and id = booking_id),
+         (select key from enquiry where business_id = $business_id and id = enquiry_id),
+         (select key from project where business_id = $business_id and id = project_id),
+         (select key from client where business_id = $business_id and id = client_id), '') as key
      from these join message using (id)
      join template on template.business_id = message.business_id and template.id = message.template_id
      left join member on member.business_id = message.business_id and member.id = message.member_id
-     left join client on client.business_id = message.business_id and client.id = message.client_id
-     left join enquiry on enquiry.business_id = message.business_id and enquiry.id = message.enquiry_id
-     left join project on project.business_id = message.business_id and project.id = message.project_id
-     left join booking on booking.business_id = message.business_id and booking.id = message.booking_id
-     left join invoice on invoice.business_id = message.business_id and invoice.id = message.invoice_id
      where message.business_id = $business_id and message.direction = 'out'
        and message.status not in ('draft', 'taken back') and (message.status <> 'failed' or message.settled_at is null)
      order by message.at, message.sequence`,

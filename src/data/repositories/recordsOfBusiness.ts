@@ -12,8 +12,7 @@ import type {
   RecordsFile,
 } from '../../core/records/recordsFile';
 import type { RowOf } from '../column';
-import type { TABLES } from '../database';
-import { type Database, type TableName } from '../database';
+import { TABLES, type Database, type TableName } from '../database';
 
 type Row<Name extends TableName> = RowOf<(typeof TABLES)[Name]>;
 
@@ -40,6 +39,7 @@ export async function recordsOfBusiness(
     const theirs = within(name);
     if (!theirs) return [];
     const found = await (models[name] as unknown as Findable).findAll({
+      attributes: selectedColumns(name),
       where: { business_id, ...theirs },
       order,
       raw: true,
@@ -47,6 +47,7 @@ export async function recordsOfBusiness(
     return found as Row<Name>[];
   };
   const business = (await models.business.findOne({
+    attributes: selectedColumns('business'),
     where: { id: business_id },
     raw: true,
   })) as unknown as Row<'business'> | null;
@@ -195,23 +196,62 @@ function scopeOf(
 
 type Findable = { findAll(options: object): Promise<unknown[]> };
 
-/**
- * What a row says that the catalogue knows, without what is empty: a missing fact is an absent key. What a table holds
- * besides (a password, a version) never leaves the database this way.
- */
-function facts(kind: RecordKind, row: object) {
-  const known = CATALOGUE[kind];
-  const own = Object.entries(row).filter(
-    ([name]) =>
-      (name === 'key' && kind !== 'business') ||
-      name === 'custom' ||
-      (known.get(name)?.derived === undefined && known.has(name)),
-  );
-  return present(Object.fromEntries(own));
+/** The tables whose rows are records, by what the catalogue calls them. */
+const KIND_OF: Partial<Record<TableName, RecordKind>> = {
+  business: 'business',
+  member: 'member',
+  partner: 'partner',
+  client: 'client',
+  contact: 'contact',
+  item: 'item',
+  enquiry: 'enquiry',
+  project: 'project',
+  booking: 'booking',
+  invoice: 'invoice',
+  invoice_line: 'line',
+  payment: 'payment',
+  instalment: 'instalment',
+};
+
+/** The facts of a record that are kept, and what names it: the catalogue says which. */
+const FACTS = new Map<RecordKind, readonly string[]>();
+
+function factsOf(kind: RecordKind): readonly string[] {
+  let names = FACTS.get(kind);
+  if (!names) {
+    const kept = [...CATALOGUE[kind].values()].filter(({ derived }) => derived === undefined);
+    names = [...(kind === 'business' ? [] : ['key']), ...kept.map(({ key }) => key), 'custom'];
+    FACTS.set(kind, names);
+  }
+  return names;
 }
 
-function present(row: object) {
-  return Object.fromEntries(Object.entries(row).filter(([, value]) => !isNothing(value))) as never;
+/**
+ * The columns that are read: of a record's table its facts and what ties it to others. What a table holds besides (a
+ * password, a version) never leaves the database this way.
+ */
+function selectedColumns(name: TableName): string[] {
+  const columns = Object.keys(TABLES[name]);
+  const kind = KIND_OF[name];
+  if (!kind) return columns;
+  const facts = factsOf(kind);
+  return columns.filter(
+    (column) => facts.includes(column) || /(?:^|_)id$/.test(column) || column === 'time_zone',
+  );
+}
+
+/** What a row says that the catalogue knows, without what is empty: a missing fact is an absent key. */
+function facts(kind: RecordKind, row: object) {
+  return present(row, factsOf(kind));
+}
+
+function present(row: object, names: readonly string[] = Object.keys(row)) {
+  const said: Record<string, unknown> = {};
+  for (const name of names) {
+    const value = (row as Record<string, unknown>)[name];
+    if (!isNothing(value)) said[name] = value;
+  }
+  return said as never;
 }
 
 function isNothing(value: unknown): boolean {

@@ -9,7 +9,6 @@ import { listPage } from './lists/listPages';
 import { RECORD_LISTS, type ListRows } from './lists/recordLists';
 import { recordsOfBusiness } from './recordsOfBusiness';
 import { scopeFrom, startingRecord } from './startingRecords';
-import { scopeWorthWriting } from './worthWriting';
 
 let database: TemporaryDatabase;
 const BUSINESS = stableId('business', 'larkfield');
@@ -117,15 +116,6 @@ describe('one client’s records', () => {
     const other = stableId('business', 'other');
     expect(await startingRecord(database, other, { kind: 'invoice', key: 'LPC-1048' })).toBeUndefined();
   });
-});
-
-it('what is worth writing about is found without loading everybody', async () => {
-  const scope = await scopeWorthWriting(database, BUSINESS, new Date(NOW), new Date(NOW + 4 * 86_400_000));
-  const names = (await recordsOfBusiness(database, BUSINESS, scope))!.clients!.map(({ key }) => key);
-  expect(names).toContain('college');
-  expect(names).toContain('hartigan');
-  expect(names).not.toContain('underhill');
-  expect(scope.enquiries).toHaveLength(3);
 });
 
 it('the letters written before, with what they were about', async () => {

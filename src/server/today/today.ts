@@ -1,5 +1,5 @@
 import type { BookingWords } from '../../core/records/bookingWords';
-import { isoOf } from '../../core/dates/civil';
+import { readDay } from '../../core/dates/civil';
 import { wordsOf } from '../../core/document/eachNode';
 import { formatsOf } from '../../core/fill/formats/formatsOf';
 import { occasionId, type Occasion } from '../../core/occasions/occasion';
@@ -12,15 +12,19 @@ import { businessSettings } from '../../data/repositories/businessSettings';
 import { restingOccasions } from '../../data/repositories/occasionRests';
 import { pastLetters } from '../../data/repositories/pastLetters';
 import { recordsOfBusiness } from '../../data/repositories/recordsOfBusiness';
+import { passagesOfBusiness, templatesByKey } from '../../data/repositories/templates/templatesOfBusiness';
 import {
-  passagesOfBusiness,
-  templatesWithWords,
-} from '../../data/repositories/templates/templatesOfBusiness';
-import { scopeWorthWriting } from '../../data/repositories/worthWriting';
-import { now } from '../clock';
+  MOST_OF_AN_ACT,
+  visitsOfDay,
+  worthWriting,
+  type Candidate,
+} from '../../data/repositories/worthWriting';
+import { businessBook } from '../businessBook';
 import { connection } from '../connection';
 import type { CurrentMember } from '../signIn/currentMember';
 import { forMember } from '../forMember';
+import { lookingFor } from './lookingFor';
+import { standingTemplates } from '../templates/standingTemplates';
 
 /** Something worth writing now, with the letter that fits, filled. */
 export interface TodayCard extends Pick<Occasion, 'start' | 'name' | 'reason'> {
@@ -43,48 +47,84 @@ export interface Today {
   cards: TodayCard[];
   /** how many there are besides */
   more: number;
+  /** whether there may be still more than those */
+  uncounted: boolean;
   visits: { key: string; time: string; name: string; service: string }[];
   /** what the business calls a booking, and several */
   words: BookingWords;
 }
 
-const MOST_CARDS = 40;
-
-/** How far ahead the rules look. */
-const DAYS_AHEAD = 16;
+const MOST_CARDS = 30;
 
 /** What is worth writing today, and the day's visits. */
-export const today = forMember(async ({ business_id, id, key }: CurrentMember): Promise<Today> => {
+export const today = forMember(async (member: CurrentMember): Promise<Today> => {
+  const { business_id, id, key } = member;
   const database = connection();
-  const moment = now();
-  const until = new Date(moment + DAYS_AHEAD * 86_400_000);
-  const scope = await scopeWorthWriting(database, business_id, new Date(moment), until);
-  const [records, letters, templates, passages, { reminderSpacing }] = await Promise.all([
-    recordsOfBusiness(database, business_id, scope),
-    pastLetters(database, business_id, id, scope),
-    templatesWithWords(database, business_id, id),
+  const [business, templates, passages, settings] = await Promise.all([
+    businessBook(business_id),
+    standingTemplates(member),
     passagesOfBusiness(database, business_id),
     businessSettings(database, business_id),
   ]);
-  const desk = new WritingDesk({ records: records!, now: moment, templates, passages, member: key });
-  const { book } = desk;
-  const found = occasionsOf(book, letters, { reminderSpacing });
-  const resting = await restingOccasions(database, business_id, found.map(occasionId), isoOf(book.today));
-  const open = found.flatMap((occasion) => {
-    if (resting.has(occasionId(occasion))) return [];
-    const template = templateFor(occasion, desk, letters);
+  const listed = templates.map((template) => template.listed);
+  const looking = lookingFor(business, listed, settings);
+  const [candidates, visits] = await Promise.all([
+    worthWriting(database, business_id, looking),
+    visitsOfDay(database, business_id, looking),
+  ]);
+  const named = candidates.map((candidate) => ({
+    ...candidate,
+    id: occasionId({ ...candidate, since: readDay(candidate.since)! }),
+  }));
+  const ids = named.map((candidate) => candidate.id);
+  const resting = await restingOccasions(database, business_id, ids, looking.today);
+  const open = named.filter((candidate) => !resting.has(candidate.id));
+  const shown = open.slice(0, MOST_CARDS);
+  const scope = {
+    clients: [...new Set(shown.flatMap(({ client_id }) => client_id ?? []))],
+    enquiries: shown.flatMap(({ enquiry_id }) => enquiry_id ?? []),
+  };
+  const [records, letters] = await Promise.all([
+    recordsOfBusiness(database, business_id, scope),
+    pastLetters(database, business_id, id, scope),
+  ]);
+  const desk = new WritingDesk({
+    records: records!,
+    now: business.now,
+    templates: listed,
+    passages,
+    member: key,
+  });
+  const wanted = new Set(shown.map((candidate) => candidate.id));
+  const cards = occasionsOf(desk.book, letters, settings).flatMap((occasion) => {
+    const template = wanted.has(occasionId(occasion)) ? templateFor(occasion, desk, letters) : 'done';
     return template === 'done' ? [] : [{ occasion, template }];
   });
-  const formats = formatsOf(book);
+  const needed = [...new Set(cards.flatMap(({ template }) => template ?? []))];
+  for (const template of await templatesByKey(database, business_id, id, needed)) desk.bring(template);
+  const formats = formatsOf(business);
   return {
-    date: `${formats.date(book.today, 'weekday')} ${formats.date(book.today, 'day and month')}`,
-    iso: isoOf(book.today),
-    cards: open.slice(0, MOST_CARDS).map(({ occasion, template }) => cardOf(occasion, template, desk, key)),
-    more: Math.max(0, open.length - MOST_CARDS),
-    visits: visitsToday(desk),
-    words: book.words,
+    date: `${formats.date(business.today, 'weekday')} ${formats.date(business.today, 'day and month')}`,
+    iso: looking.today,
+    cards: cards.map(({ occasion, template }) => cardOf(occasion, template, desk, key)),
+    more: open.length - shown.length,
+    uncounted: isCutOff(candidates),
+    visits: visits.map(({ key: visit, starts_at, name, service }) => ({
+      key: visit,
+      time: formats.time(starts_at.getTime()),
+      name: name ?? '',
+      service: service ?? '',
+    })),
+    words: business.words,
   };
 });
+
+/** Whether more of an act may wait than were looked for. */
+function isCutOff(candidates: readonly Candidate[]): boolean {
+  const counts = new Map<string, number>();
+  for (const { act } of candidates) counts.set(act, (counts.get(act) ?? 0) + 1);
+  return Math.max(0, ...counts.values()) >= MOST_OF_AN_ACT;
+}
 
 function cardOf(occasion: Occasion, template: string | undefined, desk: WritingDesk, me: string): TodayCard {
   const { start, name, reason, member } = occasion;
@@ -113,18 +153,4 @@ function beginningOf({ document }: FilledLetter): string {
     if (words.length >= BEGINNING) return `${words.slice(0, BEGINNING).replace(/\s+\S*$/, '')} …`;
   }
   return words;
-}
-
-function visitsToday({ book }: WritingDesk): Today['visits'] {
-  const formats = formatsOf(book);
-  return [...book.bookings.values()]
-    .filter(({ starts_at, status }) => starts_at && status !== 'cancelled')
-    .map((booking) => ({ booking, start: Date.parse(booking.starts_at!) }))
-    .filter(({ start }) => formats.dayOf(start) === book.today)
-    .map(({ booking, start }) => ({
-      key: booking.key,
-      time: formats.time(start),
-      name: book.clients.get(booking.client ?? '')?.name ?? '',
-      service: booking.service ?? '',
-    }));
 }

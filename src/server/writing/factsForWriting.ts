@@ -6,7 +6,7 @@ import { WritingDesk } from '../../core/writing/writingDesk';
 import { pastLetters } from '../../data/repositories/pastLetters';
 import { recordsOfBusiness } from '../../data/repositories/recordsOfBusiness';
 import { scopeFrom, startingRecord } from '../../data/repositories/startingRecords';
-import { editionOfTemplates } from '../../data/repositories/templates/templatesOfBusiness';
+import { editionOfTemplates, templatesByKey } from '../../data/repositories/templates/templatesOfBusiness';
 import { now } from '../clock';
 import { connection } from '../connection';
 import type { CurrentMember } from '../signIn/currentMember';
@@ -51,9 +51,10 @@ export const factsForWriting = forMember(
       edition,
     };
     if (edition === asked.edition) return facts;
-    const { list, withWords } = await templateList(member);
+    const list = await templateList(member);
     const desk = new WritingDesk({ ...facts, ...list });
     const first = beginsWith(desk, start, letters, asked.template);
-    return { ...facts, list, words: withWords.filter((template) => template.key === first) };
+    const words = first === undefined ? [] : await templatesByKey(database, business_id, id, [first]);
+    return { ...facts, list, words };
   },
 );

@@ -10,6 +10,7 @@ interface Props {
     date: string;
     cards: Card[];
     more: number;
+    uncounted: boolean;
     visits: { key: string; time: string; name: string; service: string }[];
     words: BookingWords;
   };
@@ -34,7 +35,12 @@ const SETTINGS = [
 ] as const;
 
 /** What is worth writing now, each with its letter begun; and the day's visits. */
-export function TodayPage({ today: { date, cards, more, visits, words }, needs, me, settings }: Props) {
+export function TodayPage({
+  today: { date, cards, more, uncounted, visits, words },
+  needs,
+  me,
+  settings,
+}: Props) {
   const count = cards.length + more;
   const needing = needs.letters.length;
   const heading = `${capital(words.bookings)} today`;
@@ -48,7 +54,7 @@ export function TodayPage({ today: { date, cards, more, visits, words }, needs, 
             ? `${needing > 0 ? 'n' : 'N'}othing waits to be written`
             : count === 1
               ? '1 letter worth writing'
-              : `${count} letters worth writing`}
+              : `${uncounted ? 'more than ' : ''}${count} letters worth writing`}
           ,{' '}
           {visits.length === 0
             ? `no ${words.booking}`
@@ -85,7 +91,7 @@ export function TodayPage({ today: { date, cards, more, visits, words }, needs, 
           {`What comes near, was asked, is owed, was paid or is finished will stand here, each with the letter that fits.`}
         </p>
       )}
-      {more > 0 && <p className="hint">{more} more when these are written.</p>}
+      {more > 0 && <p className="hint">{uncounted ? 'More' : `${more} more`} when these are written.</p>}
       <div className="today-settings">
         {SETTINGS.map(({ name, label, choices }) => (
           <NumberSetting key={name} name={name} label={label} value={settings[name]} choices={choices} />

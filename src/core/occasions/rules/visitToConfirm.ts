@@ -6,7 +6,7 @@ import { comesNear } from '../comesNear';
 import type { OccasionRule } from '../occasion';
 
 /** How many days ahead a visit wants to be settled. */
-const AHEAD = 14;
+export const CONFIRMED_AHEAD = 14;
 
 /**
  * A visit that is only pencilled in. Begins two weeks before it; ends with any letter about it, when it is settled or
@@ -17,14 +17,14 @@ export const visitToConfirm: OccasionRule = (book, letters) =>
     if (booking.status !== 'tentative' || !booking.starts_at) return [];
     const day = dayAt(startOf(booking), book.zone);
     const near = comesNear(book, day);
-    if (book.today < day - AHEAD || book.today >= near) return [];
+    if (book.today < day - CONFIRMED_AHEAD || book.today >= near) return [];
     if (letters.lastAbout('booking', booking.key) !== undefined) return [];
     const formats = formatsOf(book);
     return [
       {
         act: 'visit confirmed',
         start: { kind: 'booking', key: booking.key },
-        since: day - AHEAD,
+        since: day - CONFIRMED_AHEAD,
         name: clientName(book, booking.client),
         reason: `${booking.service ?? book.words.booking} on ${formats.date(day, 'weekday')} ${formats.date(day, 'day and month')} is not confirmed yet`,
         ...(booking.member ? { member: booking.member } : {}),

@@ -67,16 +67,22 @@ export async function templateByKey(
   return found;
 }
 
-/** All templates that a member may see, with their words, in their order. */
-export async function templatesWithWords(
+/** A template's version as it stands now: with these, its words never change. */
+export interface StandingVersion extends Pick<TemplateWords, 'key' | 'version' | 'keptAt'> {
+  group_id: string | null;
+}
+
+/** The versions of all templates that a member may see, in their order. */
+export async function standingVersions(
   { sequelize }: Database,
   business_id: string,
   member_id: string,
-): Promise<(TemplateWords & { group_id: string | null })[]> {
-  return sequelize.query(`${WITH_WORDS} where ${VISIBLE} order by template.position, template.key`, {
-    bind: { business_id, member_id },
-    type: QueryTypes.SELECT,
-  });
+): Promise<StandingVersion[]> {
+  return sequelize.query(
+    `select template.key, version.version, to_json(version.kept_at) #>> '{}' as "keptAt", template.group_id
+     ${CURRENT} where ${VISIBLE} order by template.position, template.key`,
+    { bind: { business_id, member_id }, type: QueryTypes.SELECT },
+  );
 }
 
 /** Some templates that a member may see, with their words. */
