@@ -38,6 +38,24 @@ export default tseslint.config(
     },
   },
   {
+    // What crosses HTTP is read by the schemas of core/contract, by routes and pages alike.
+    files: ['src/app/**/*.{ts,tsx}', 'src/ui/**/*.{ts,tsx}'],
+    rules: {
+      '@typescript-eslint/no-restricted-imports': [
+        'error',
+        {
+          paths: [
+            {
+              name: 'yup',
+              allowImportNames: ['ValidationError'],
+              message: 'Schemas of what crosses HTTP stand in src/core/contract.',
+            },
+          ],
+        },
+      ],
+    },
+  },
+  {
     // The core knows no clock, no machine and no locale but those passed in.
     files: ['src/core/**/*.ts'],
     ignores: ['**/*.test.ts'],

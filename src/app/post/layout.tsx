@@ -4,7 +4,7 @@ import { needsSomebody } from '../../core/cures/cures';
 import { post } from '../../server/letters/post';
 import { showLetters } from '../../server/letters/showLetters';
 import { letterEntry } from '../../ui/letters/letterEntry';
-import type { ShownLetter } from '../../ui/letters/Letters';
+import type { ShownLetter } from '../../core/contract/letters';
 import { PostIndex } from '../../ui/letters/PostIndex';
 import { PageArea } from '../../ui/shell/PageArea';
 import { Shell } from '../../ui/shell/Shell';

@@ -17,3 +17,12 @@ export interface ListPage {
   /** more was found than is given */
   more?: true;
 }
+
+/** A group with its templates, as the index of the templates lists them. */
+export interface GroupedTemplates {
+  key: string;
+  name: string;
+  initial: string;
+  tint: string;
+  templates: { key: string; name: string; startsFrom: string }[];
+}

@@ -1,4 +1,7 @@
 import type { MetadataJson } from 'libphonenumber-js/core';
+import type { Addressing } from '../addressing/addressingOf';
+import type { RecordName } from '../describe/nameRecord';
+import type { CopyDocument } from '../document/copyDocument';
 import type { ListedTemplate, TemplateWords } from '../fitting/listedTemplate';
 import type { PastLetter } from '../fitting/fittingTemplates';
 import type { RecordsFile } from '../records/recordsFile';
@@ -37,6 +40,16 @@ export interface ListedGroup {
   tint: string;
   /** keys */
   templates: string[];
+}
+
+/** A letter as it is read before the page that it is written on has come. */
+export interface FirstLetter {
+  document: CopyDocument;
+  addressing: Addressing;
+  recipients: RecordName[];
+  /** whom one writes to, and from what */
+  name: string;
+  from: string;
 }
 
 /** The cookie in which a device tells which list of templates it has. */

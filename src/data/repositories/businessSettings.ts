@@ -1,14 +1,8 @@
+import type { Settings } from '../../core/contract/settings';
 import type { Database } from '../database';
 
-/** What a business settles for itself, each a whole number. */
-export interface BusinessSettings {
-  /** days between one reminder of an invoice and the next letter about it */
-  reminderSpacing: number;
-  /** hours after which a letter that should have gone waits for a person */
-  lateAfter: number;
-  /** days without use after which a device is signed out */
-  idleDays: number;
-}
+/** What a business settles for itself, each a whole number (contract/settings). */
+export type BusinessSettings = { [Name in keyof Settings]-?: number };
 
 const COLUMNS = {
   reminderSpacing: 'reminder_spacing',

@@ -1,39 +1,19 @@
 import { QueryTypes } from 'sequelize';
+import type { ShownLetter } from '../../core/contract/letters';
 import { NEEDS_SOMEBODY } from '../../core/cures/cures';
 import type { Note } from '../../core/fill/filled';
 import type { Database } from '../database';
 
 /** A letter as it went out or came in, with what became of it. */
-export interface KeptLetter {
-  id: string;
-  direction: 'out' | 'in';
-  kind: 'letter' | 'text';
-  status: string;
-  reason: string | null;
-  subject: string;
-  text: string;
+export interface KeptLetter extends Omit<ShownLetter, 'hasHtml' | 'day' | 'at' | 'events'> {
   html: string | null;
   at: Date;
-  from_name: string | null;
-  from_address: string | null;
-  /** names of whoever wrote it, and of whom it concerns */
-  member: string | null;
-  client: string | null;
-  member_key: string | null;
-  client_key: string | null;
-  about: { kind: string; key: string; name: string } | null;
-  template: string | null;
-  template_key: string | null;
   /** milliseconds until the worker may take it, by the database's clock */
   goes_in: number | null;
-  version: number;
   /** its place among the letters, the newest first: its moment, as exact as it is kept, and which of that moment */
   place: [string, string];
-  /** who has dealt with what went wrong */
-  settled_by: string | null;
   notes: Note[];
-  recipients: { role: 'to' | 'copy' | 'blind copy'; name: string; address: string }[];
-  events: { kind: string; at: string; detail: string | null }[];
+  events: Omit<ShownLetter['events'][number], 'day'>[];
 }
 
 const LETTERS = `select message.id, message.direction, message.kind, message.status, message.reason, message.subject,

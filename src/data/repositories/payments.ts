@@ -1,3 +1,4 @@
+import type { PaymentToUndo, Recording } from '../../core/contract/payments';
 import { QueryTypes } from 'sequelize';
 import type { Database } from '../database';
 
@@ -9,14 +10,7 @@ export interface NewPayment {
   method: string | null;
 }
 
-/** The invoice as it is after a change; `position` tells the payment among its payments. */
-export interface ChangedInvoice {
-  version: number;
-  position: number;
-}
-
-export type Adding =
-  { result: 'recorded'; invoice: ChangedInvoice } | { result: 'more'; open: number } | undefined;
+type Adding = Extract<Recording, { result: 'recorded' | 'more' }> | undefined;
 
 /**
  * Adds a payment to an invoice that is still as it was seen. Undefined: it is not.
@@ -54,7 +48,7 @@ export async function removePayment(
   { models, inTransaction }: Database,
   business_id: string,
   key: string,
-  { version, position }: ChangedInvoice,
+  { version, position }: PaymentToUndo,
 ): Promise<boolean> {
   return inTransaction(async () => {
     const found = (await models.invoice.findOne({

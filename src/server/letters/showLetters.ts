@@ -1,3 +1,4 @@
+import type { ShownLetter } from '../../core/contract/letters';
 import { wallClockOf } from '../../core/dates/zone';
 import { formatsOf } from '../../core/fill/formats/formatsOf';
 import type { KeptLetter } from '../../data/repositories/letters';
@@ -5,17 +6,9 @@ import { businessBook } from '../businessBook';
 import type { CurrentMember } from '../signIn/currentMember';
 import { forMember } from '../forMember';
 
-export type DatedLetter = Omit<KeptLetter, 'at' | 'events' | 'html' | 'notes' | 'place'> & {
-  /** in the business's form: "today at 09:30", "3 October" */
-  day: string;
-  at: string;
-  hasHtml: boolean;
-  events: { kind: string; at: string; day: string; detail: string | null }[];
-};
-
 /** Letters with their moments in the business's form. */
 export const showLetters = forMember(
-  async ({ business_id }: CurrentMember, letters: readonly KeptLetter[]): Promise<DatedLetter[]> => {
+  async ({ business_id }: CurrentMember, letters: readonly KeptLetter[]): Promise<ShownLetter[]> => {
     if (letters.length === 0) return [];
     const book = await businessBook(business_id);
     const formats = formatsOf(book);
@@ -24,7 +17,7 @@ export const showLetters = forMember(
       if (book.today - day < 2) return `${formats.fromNow(day, book.today)} at ${formats.time(moment)}`;
       return formats.date(day, book.today - day < 300 ? 'day and month' : 'date');
     };
-    return letters.map(({ at, events, html, notes: _, place: __, ...letter }) => ({
+    return letters.map(({ at, events, html, notes: _, place: __, goes_in: ___, ...letter }) => ({
       ...letter,
       at: at.toISOString(),
       day: dayOf(at.getTime()),

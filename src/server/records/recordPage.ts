@@ -1,3 +1,4 @@
+import type { Payable } from '../../core/contract/payments';
 import { recordView, type RecordView } from '../../core/describe/recordView';
 import { isoOf } from '../../core/dates/civil';
 import { decimalString, minorDigits } from '../../core/money/currency';
@@ -15,8 +16,7 @@ import { forMember } from '../forMember';
 export interface RecordPage {
   view: RecordView;
   letters: KeptLetter[];
-  /** an invoice that something may still be paid on */
-  payable?: { version: number; currency: string; open: string; today: string };
+  payable?: Payable;
 }
 
 /** So many letters stand on a record's page; the others are in Post. */
@@ -42,7 +42,7 @@ export const recordPage = forMember(
   },
 );
 
-function payableOf(book: RecordBook, key: string, version: number): RecordPage['payable'] {
+function payableOf(book: RecordBook, key: string, version: number): Payable | undefined {
   const { isUnpaid, balance } = book.sumsOf(book.invoices.get(key)!);
   if (!isUnpaid) return undefined;
   const { currency = SCHEMA_DEFAULTS.currency } = book.business;

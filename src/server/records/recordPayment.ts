@@ -1,20 +1,9 @@
-import {
-  addPayment,
-  removePayment,
-  type ChangedInvoice,
-  type NewPayment,
-} from '../../data/repositories/payments';
+import type { PaymentToUndo, Recording } from '../../core/contract/payments';
+import { addPayment, removePayment, type NewPayment } from '../../data/repositories/payments';
 import { startingRecord } from '../../data/repositories/startingRecords';
 import { connection } from '../connection';
 import type { CurrentMember } from '../signIn/currentMember';
 import { forMember } from '../forMember';
-
-/** What became of a payment. `more`: it is over what is open, and was not meant so; `overtaken`: the invoice is no longer as it was seen. */
-export type Recording =
-  | { result: 'recorded'; invoice: ChangedInvoice }
-  | { result: 'more'; open: number }
-  | { result: 'overtaken' }
-  | { result: 'gone' };
 
 /** Writes down that something was paid. */
 export const recordPayment = forMember(
@@ -34,7 +23,7 @@ export const recordPayment = forMember(
 
 /** Takes a payment away again that has just been written down. Gives whether it could. */
 export const undoPayment = forMember(
-  async ({ business_id }: CurrentMember, key: string, payment: ChangedInvoice): Promise<boolean> => {
+  async ({ business_id }: CurrentMember, key: string, payment: PaymentToUndo): Promise<boolean> => {
     return removePayment(connection(), business_id, key, payment);
   },
 );

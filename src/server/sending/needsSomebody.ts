@@ -1,19 +1,13 @@
 import { lettersOf } from '../../data/repositories/letters';
 import { connection } from '../connection';
 import type { CurrentMember } from '../signIn/currentMember';
-import { showLetters, type DatedLetter } from '../letters/showLetters';
-import { lettersWaiting, type Waiting } from './sendingState';
+import type { NeedsSomebody } from '../../core/contract/letters';
+import { showLetters } from '../letters/showLetters';
+import { lettersWaiting } from './sendingState';
 import { forMember } from '../forMember';
 
 /** So many stand on a page; the next follow when these are dealt with. */
 const MOST = 20;
-
-export interface NeedsSomebody {
-  letters: DatedLetter[];
-  /** whether there are more */
-  more: boolean;
-  waiting: Waiting;
-}
 
 /** The letters of the business that did not go as they should, and what keeps others from going. */
 export const needsSomebody = forMember(async (member: CurrentMember): Promise<NeedsSomebody> => {

@@ -1,11 +1,12 @@
 import { randomUUID } from 'node:crypto';
 import { UniqueConstraintError } from 'sequelize';
+import type { SendAnswer } from '../../core/contract/letters';
 import { addressingOf, type Addressing } from '../../core/addressing/addressingOf';
 import type { CopyDocument } from '../../core/document/copyDocument';
 import type { Addressee } from '../../core/fill/filled';
 import { languageOf } from '../../core/fill/fillInto';
 import type { StartingPoint } from '../../core/records/which/situation';
-import { changedFacts, type ChangedFact, type LetterFacts } from '../../core/writing/factsOf';
+import { changedFacts, type LetterFacts } from '../../core/writing/factsOf';
 import type { Choices } from '../../core/writing/letter';
 import { proofLetter } from '../../core/writing/proofLetter';
 import { WritingDesk, type FilledLetter } from '../../core/writing/writingDesk';
@@ -24,7 +25,7 @@ import { forMember } from '../forMember';
 export const TAKE_BACK_SECONDS = 10;
 
 /** A letter as it comes from its writer. */
-export interface LetterToSend {
+export interface WrittenLetter {
   /** made when writing began: the same letter sent again is none */
   id: string;
   start: StartingPoint;
@@ -35,57 +36,56 @@ export interface LetterToSend {
   facts: LetterFacts;
 }
 
-export type Sending =
-  /** goesIn: milliseconds */
-  | { result: 'going'; goesIn: number }
-  /** it had been sent before, from here or another tab; nothing new was done */
-  | { result: 'already'; status: string; goesIn: number | null }
-  | { result: 'changed'; changed: ChangedFact[] }
-  | { result: 'stopped'; stops: string[] }
-  | { result: 'gone'; what: 'record' | 'template' };
-
 /**
  * Takes a letter to be sent. It is filled again from the records as they are, and refused when a fact in it is no
  * longer so. The exact text, HTML, recipients and values are written in one transaction, and are the queue of what is to be sent.
  */
-export const sendLetter = forMember(async (member: CurrentMember, letter: LetterToSend): Promise<Sending> => {
-  const database = connection();
-  const { business_id } = member;
-  const before = await letterById(database, business_id, letter.id);
-  if (before) return { result: 'already', status: before.status, goesIn: before.goes_in };
-  const [record, template, passages] = await Promise.all([
-    startingRecord(database, business_id, letter.start),
-    templateAtVersion(database, business_id, member.id, letter.choices.template, letter.templateVersion),
-    passagesOfBusiness(database, business_id),
-  ]);
-  if (!record) return { result: 'gone', what: 'record' };
-  if (!template) return { result: 'gone', what: 'template' };
-  const records = (await recordsOfBusiness(database, business_id, scopeFrom(letter.start, record)))!;
-  const desk = new WritingDesk({ records, now: now(), templates: [template], passages, member: member.key });
-  const filled = desk.fill(letter.start, letter.choices);
-  if (!filled) return { result: 'gone', what: 'template' };
-  const changed = changedFacts(letter.facts, filled, letter.document);
-  if (changed.length) return { result: 'changed', changed };
-  const { marks, addressing: _, signatureAt = null, ...words } = proofLetter(letter.document, filled);
-  const written = {
-    ...words,
-    signature_at: signatureAt,
-    language: languageOf(filled.template, filled.situation.book),
-  };
-  // A query that was let stand is none any more.
-  const stops = marks.map(({ message }) => message);
-  if (stops.length) return { result: 'stopped', stops };
-  try {
-    await keep(member, letter, { record, templateId: template.id, filled, written });
-  } catch (error) {
-    // The same letter came twice at once; the other one was first.
-    if (!(error instanceof UniqueConstraintError)) throw error;
-    const first = await letterById(database, business_id, letter.id);
-    if (!first) throw error;
-    return { result: 'already', status: first.status, goesIn: first.goes_in };
-  }
-  return { result: 'going', goesIn: TAKE_BACK_SECONDS * 1000 };
-});
+export const sendLetter = forMember(
+  async (member: CurrentMember, letter: WrittenLetter): Promise<SendAnswer> => {
+    const database = connection();
+    const { business_id } = member;
+    const before = await letterById(database, business_id, letter.id);
+    if (before) return { result: 'already', status: before.status, goesIn: before.goes_in };
+    const [record, template, passages] = await Promise.all([
+      startingRecord(database, business_id, letter.start),
+      templateAtVersion(database, business_id, member.id, letter.choices.template, letter.templateVersion),
+      passagesOfBusiness(database, business_id),
+    ]);
+    if (!record) return { result: 'gone', what: 'record' };
+    if (!template) return { result: 'gone', what: 'template' };
+    const records = (await recordsOfBusiness(database, business_id, scopeFrom(letter.start, record)))!;
+    const desk = new WritingDesk({
+      records,
+      now: now(),
+      templates: [template],
+      passages,
+      member: member.key,
+    });
+    const filled = desk.fill(letter.start, letter.choices);
+    if (!filled) return { result: 'gone', what: 'template' };
+    const changed = changedFacts(letter.facts, filled, letter.document);
+    if (changed.length) return { result: 'changed', changed };
+    const { marks, addressing: _, signatureAt = null, ...words } = proofLetter(letter.document, filled);
+    const written = {
+      ...words,
+      signature_at: signatureAt,
+      language: languageOf(filled.template, filled.situation.book),
+    };
+    // A query that was let stand is none any more.
+    const stops = marks.map(({ message }) => message);
+    if (stops.length) return { result: 'stopped', stops };
+    try {
+      await keep(member, letter, { record, templateId: template.id, filled, written });
+    } catch (error) {
+      // The same letter came twice at once; the other one was first.
+      if (!(error instanceof UniqueConstraintError)) throw error;
+      const first = await letterById(database, business_id, letter.id);
+      if (!first) throw error;
+      return { result: 'already', status: first.status, goesIn: first.goes_in };
+    }
+    return { result: 'going', goesIn: TAKE_BACK_SECONDS * 1000 };
+  },
+);
 
 interface Kept {
   record: StartingRecord;
@@ -102,7 +102,7 @@ interface Kept {
 
 async function keep(
   { business_id, id: member_id }: CurrentMember,
-  { id, start, choices, templateVersion }: LetterToSend,
+  { id, start, choices, templateVersion }: WrittenLetter,
   { record, templateId, filled, written }: Kept,
 ): Promise<void> {
   const { models, inTransaction } = connection();

@@ -11,7 +11,7 @@ import { oneLetter } from '../letters/oneLetter';
 import { imke } from '../test/imke';
 import { Ledger } from './ledger';
 import { Sender } from './sender';
-import { sendLetter, type LetterToSend } from './sendLetter';
+import { sendLetter, type WrittenLetter } from './sendLetter';
 import { lettersWaiting, whyLetterWaits } from './sendingState';
 import { takeBackLetter } from './takeBackLetter';
 import { mailServer } from './test/mailServer';
@@ -27,7 +27,7 @@ const itIsTime = () =>
   ground.database.sequelize.query("update message set goes_at = now() where status = 'going'");
 
 /** Letters whose time has come. */
-async function due(...more: Partial<LetterToSend>[]): Promise<string[]> {
+async function due(...more: Partial<WrittenLetter>[]): Promise<string[]> {
   const ids: string[] = [];
   for (const one of more) {
     const letter = await written(one);

@@ -1,15 +1,10 @@
+import type { Waiting } from '../../core/contract/letters';
 import { whyWaiting, type SendingState } from '../../core/cures/whyWaiting';
 import { sendingNow, type SendingNow } from '../../data/repositories/sending/sendingState';
 import { tryAllAgain } from '../../data/repositories/sending/sendingTrouble';
 import { connection } from '../connection';
 import type { CurrentMember } from '../signIn/currentMember';
 import { forMember } from '../forMember';
-
-/** What the pages say of letters that wait; `why` is undefined while they go. */
-export interface Waiting {
-  letters: number;
-  why?: string;
-}
 
 /** How many letters of the business wait though their time has come, and why. */
 export const lettersWaiting = forMember(async ({ business_id }: CurrentMember): Promise<Waiting> => {

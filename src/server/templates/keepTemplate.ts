@@ -1,8 +1,8 @@
 import { UniqueConstraintError } from 'sequelize';
-import type { Problem } from '../../core/problems/problem';
+import type { KeepAnswer } from '../../core/contract/templateWords';
 import type { Template } from '../../core/template/template';
 import { headPlace, type WordsReading } from '../../core/writing/readTemplateWords';
-import { keepVersion, type Keeping } from '../../data/repositories/templates/templateVersions';
+import { keepVersion } from '../../data/repositories/templates/templateVersions';
 import { templateByKey } from '../../data/repositories/templates/templatesOfBusiness';
 import { connection } from '../connection';
 import type { CurrentMember } from '../signIn/currentMember';
@@ -19,7 +19,7 @@ export async function keepTemplate(
   key: string,
   version: number,
   text: string,
-): Promise<Keeping | { result: 'wrong'; problems: Problem[] }> {
+): Promise<KeepAnswer<Date>> {
   // Words are only read for whoever may keep them, and on the version that stands.
   const standing = await standingTemplate(member, key);
   if (!standing) return { result: 'gone' };

@@ -1,21 +1,9 @@
-import {
-  groupsOfBusiness,
-  templatesOfBusiness,
-  type TemplateEntry,
-} from '../../data/repositories/templates/templatesOfBusiness';
+import type { GroupedTemplates } from '../../core/contract/list';
+import { groupsOfBusiness, templatesOfBusiness } from '../../data/repositories/templates/templatesOfBusiness';
 import { connection } from '../connection';
 import type { CurrentMember } from '../signIn/currentMember';
 import { forMember } from '../forMember';
 import { underGroups } from './underGroups';
-
-/** A group with its templates, as the index of the templates lists them. */
-export interface GroupedTemplates {
-  key: string;
-  name: string;
-  initial: string;
-  tint: string;
-  templates: TemplateEntry[];
-}
 
 /** All templates of a member under their groups, in order; those without a group come last under a heading of their own. */
 export const templatesByGroup = forMember(

@@ -1,6 +1,7 @@
 import { Worker } from 'node:worker_threads';
 import { readTemplateWords, type WordsReading } from '../../core/writing/readTemplateWords';
-import { wordsContext, type WordsFacts } from './wordsContext';
+import type { WordsFacts } from '../../core/contract/templateWords';
+import { wordsContext } from './wordsContext';
 
 /** The longest words that are taken are read in less than a second; what takes longer is ended. */
 const DEADLINE = 3_000;

@@ -1,3 +1,4 @@
+import type { Rest } from '../../core/contract/occasions';
 import { isoOf } from '../../core/dates/civil';
 import { plusWorkingDays } from '../../core/dates/workingDays';
 import { restOccasion, wakeOccasion } from '../../data/repositories/occasionRests';
@@ -5,8 +6,6 @@ import { businessBook } from '../businessBook';
 import { connection } from '../connection';
 import type { CurrentMember } from '../signIn/currentMember';
 import { forMember } from '../forMember';
-
-export type Rest = 'next working day' | 'next week' | 'for good';
 
 /** Puts an occasion off, or says that nothing needs to be written. */
 export const putOff = forMember(

@@ -1,7 +1,5 @@
-import type { Addressing } from '../../core/addressing/addressingOf';
-import type { WritingAnswer } from '../../core/contract/writing';
-import type { CopyDocument } from '../../core/document/copyDocument';
-import { nameRecipient, type RecordName } from '../../core/describe/nameRecord';
+import type { FirstLetter, WritingAnswer } from '../../core/contract/writing';
+import { nameRecipient } from '../../core/describe/nameRecord';
 import { nameStart } from '../../core/describe/nameStart';
 import type { StartingPoint } from '../../core/records/which/situation';
 import { proofLetter } from '../../core/writing/proofLetter';
@@ -9,16 +7,6 @@ import { WritingDesk } from '../../core/writing/writingDesk';
 import type { CurrentMember } from '../signIn/currentMember';
 import { factsForWriting } from './factsForWriting';
 import { forMember } from '../forMember';
-
-/** A letter as it is read before the page that it is written on has come. */
-export interface FirstLetter {
-  document: CopyDocument;
-  addressing: Addressing;
-  recipients: RecordName[];
-  /** whom one writes to, and from what */
-  name: string;
-  from: string;
-}
 
 /**
  * What a letter is written from, with the letter itself where its template's words came along. Undefined: there is no such

@@ -3,12 +3,12 @@
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { curesOf, isWrittenAnew, type OfferedCure } from '../../core/cures/cures';
+import type { CureAnswer, CureRequest } from '../../core/contract/cures';
+import type { ShownLetter } from '../../core/contract/letters';
+import { curesOf, isWrittenAnew, type Cure, type OfferedCure, type Undo } from '../../core/cures/cures';
 import { askServer } from '../writing/askServer';
-import { toWhom, type ShownLetter } from './Letters';
+import { toWhom } from './Letters';
 import { TakeBack } from './TakeBack';
-
-type Answer = { status?: string; version?: number; error?: string };
 
 interface Props {
   letter: ShownLetter;
@@ -27,15 +27,17 @@ export function Cures({ letter, onPage = false, onStatus }: Props) {
   const [busy, setBusy] = useState(false);
   const { status, version } = now;
 
-  async function ask(cure: string, then: OfferedCure | undefined) {
+  async function ask(cure: Cure | Undo, then: OfferedCure | undefined) {
     setTrouble(undefined);
     setBusy(true);
-    const answer = await askServer<Answer>(`/api/letters/${letter.id}/cure`, { cure, version });
+    const answer = await askServer<CureAnswer>(`/api/letters/${letter.id}/cure`, {
+      cure,
+      version,
+    } satisfies CureRequest);
     setBusy(false);
     if ('offline' in answer) return setTrouble('There is no connection. Nothing has changed.');
     const { body } = answer;
-    if (body.error !== undefined || body.status === undefined || body.version === undefined)
-      return setTrouble(body.error ?? 'The server did not answer. Nothing has changed.');
+    if (body.error !== undefined) return setTrouble(body.error);
     setNow({ status: body.status, version: body.version });
     setDone(then);
     onStatus?.(body.status);

@@ -2,22 +2,29 @@ import Link from 'next/link';
 import { needsSomebody, whatIsKnown } from '../../core/cures/cures';
 import { Cures } from './Cures';
 import { LetterFrame } from './LetterFrame';
-import type { ShownLetter } from './Letters';
+import type { ShownLetter } from '../../core/contract/letters';
 import { LetterState } from './LetterState';
 import { TakeBack } from './TakeBack';
-
-export interface WholeLetter extends ShownLetter {
-  from: string | null;
-  hasHtml: boolean;
-  events: { kind: string; day: string; at: string; detail: string | null }[];
-}
 
 /**
  * A letter as it was sent or came, with its states.
  * @param waits why it has not gone though its time has come
  */
-export function LetterPaper({ letter, waits }: { letter: WholeLetter; waits?: string }) {
-  const { id, subject, direction, from, recipients, client, client_key, about, template, member } = letter;
+export function LetterPaper({ letter, waits }: { letter: ShownLetter; waits?: string }) {
+  const {
+    id,
+    subject,
+    direction,
+    from_name,
+    from_address,
+    recipients,
+    client,
+    client_key,
+    about,
+    template,
+    member,
+  } = letter;
+  const from = from_address && `${from_name ?? ''} (${from_address})`.trim();
   const as = (role: string) =>
     recipients
       .filter((one) => one.role === role)

@@ -1,32 +1,7 @@
 import Link from 'next/link';
+import type { ShownLetter } from '../../core/contract/letters';
 import { LetterState } from './LetterState';
 import { TakeBack } from './TakeBack';
-
-/** A letter as the interface shows it; its day is already in the business's form. */
-export interface ShownLetter {
-  id: string;
-  direction: 'out' | 'in';
-  kind: 'letter' | 'text';
-  status: string;
-  reason: string | null;
-  subject: string;
-  text: string;
-  day: string;
-  /** ISO */
-  at: string;
-  member: string | null;
-  /** whom it came from, as its reader saw it */
-  from_name: string | null;
-  client: string | null;
-  member_key: string | null;
-  client_key: string | null;
-  about: { kind: string; key: string; name: string } | null;
-  template: string | null;
-  template_key: string | null;
-  version: number;
-  settled_by: string | null;
-  recipients: { role: string; name: string; address: string }[];
-}
 
 /** A run of correspondence: pages one after another, their dates in the margin, newest first. */
 export function Letters({ letters }: { letters: ShownLetter[] }) {

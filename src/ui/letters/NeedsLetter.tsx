@@ -4,7 +4,8 @@ import Link from 'next/link';
 import { useState } from 'react';
 import { whatIsKnown } from '../../core/cures/cures';
 import { Cures } from './Cures';
-import { otherSide, type ShownLetter } from './Letters';
+import type { ShownLetter } from '../../core/contract/letters';
+import { otherSide } from './Letters';
 import { LetterState } from './LetterState';
 
 /** A letter that needs somebody, in the state that it is in by now. */

@@ -1,13 +1,6 @@
-import type { ShownLetter } from './Letters';
+import type { NeedsSomebody as Needs } from '../../core/contract/letters';
 import { NeedsLetter } from './NeedsLetter';
 import { TryNow } from './TryNow';
-
-export interface Needs {
-  letters: ShownLetter[];
-  more: boolean;
-  /** how many have not gone though their time has come, and why */
-  waiting: { letters: number; why?: string };
-}
 
 interface Props {
   needs: Needs;

@@ -3,6 +3,7 @@
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
+import type { TakeBackAnswer } from '../../core/contract/letters';
 import { askServer } from '../writing/askServer';
 
 /** Takes a letter back that has not gone yet. */
@@ -11,7 +12,7 @@ export function TakeBack({ id, going }: { id: string; going: boolean }) {
   const [words, setWords] = useState('');
   if (!going) return <p role="status">{words}</p>;
   async function takeBack() {
-    const answer = await askServer<{ status?: string }>(`/api/letters/${id}/take-back`, {});
+    const answer = await askServer<TakeBackAnswer>(`/api/letters/${id}/take-back`, {});
     if ('offline' in answer)
       return setWords('There is no connection: it goes when its time comes. Press again when you are back.');
     const { status } = answer.body;

@@ -3,6 +3,7 @@
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
+import type { Done } from '../../core/contract/refusal';
 import { askServer } from '../writing/askServer';
 
 /** How long a try may take before the page is read again, in milliseconds. */
@@ -13,7 +14,7 @@ export function TryNow() {
   const router = useRouter();
   const [words, setWords] = useState('');
   async function tryNow() {
-    const answer = await askServer<{ error?: string }>('/api/sending', {});
+    const answer = await askServer<Done>('/api/sending', {});
     if ('offline' in answer) return setWords('There is no connection.');
     if (answer.body.error) return setWords(answer.body.error);
     setWords('It is asked now.');

@@ -1,5 +1,6 @@
 import type { ListEntry } from '../../core/contract/list';
-import { otherSide, type ShownLetter } from './Letters';
+import type { ShownLetter } from '../../core/contract/letters';
+import { otherSide } from './Letters';
 
 const KIND: Readonly<Record<string, 'needs you' | 'waiting'>> = {
   held: 'needs you',

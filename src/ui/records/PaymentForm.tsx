@@ -4,32 +4,25 @@ import { useRouter } from 'next/navigation';
 import { useId, useState, useTransition, type FormEvent } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
+import type { ValidationError } from 'yup';
+import {
+  PAYMENT,
+  type Payable,
+  type PaymentAnswer,
+  type PaymentRequest,
+  type PaymentToUndo,
+} from '../../core/contract/payments';
+import type { Done } from '../../core/contract/refusal';
 import { decimalString, minorDigits, readAmount } from '../../core/money/currency';
 import { askServer } from '../writing/askServer';
 
 interface Props {
   invoice: string;
   /** absent when nothing is open */
-  payable?: {
-    version: number;
-    currency: string;
-    /** what is still open, as it is typed: "96.00" */
-    open: string;
-    /** ISO */
-    today: string;
-  };
+  payable?: Payable;
 }
 
-interface Payment {
-  amount: number;
-  paid_on: string;
-  method: string;
-}
-
-type Answer =
-  | { result: 'recorded'; invoice: { version: number; position: number } }
-  | { result: 'more'; open: number }
-  | { result?: 'overtaken' | 'gone'; error: string };
+type Payment = Omit<PaymentRequest, 'version' | 'more'>;
 
 const OFFLINE = 'There is no connection. Nothing has been written down.';
 
@@ -38,7 +31,7 @@ export function PaymentForm({ invoice, payable }: Props) {
   const [problem, setProblem] = useState<string>();
   /** a payment that is over what is open: asked about before it is written down */
   const [doubtful, setDoubtful] = useState<Payment>();
-  const [recorded, setRecorded] = useState<{ words: string; undo: { version: number; position: number } }>();
+  const [recorded, setRecorded] = useState<{ words: string; undo: PaymentToUndo }>();
   const [open, setOpen] = useState(false);
   const [asking, setAsking] = useState(false);
   /** until the page shows what was written down, nothing is typed into what it showed before */
@@ -52,15 +45,23 @@ export function PaymentForm({ invoice, payable }: Props) {
     event.preventDefault();
     const data = new FormData(event.currentTarget);
     const amount = readAmount(String(data.get('amount')).trim(), payable!.currency);
-    if (!amount || amount < 0) return setProblem('Write what was paid, as 96 or 96.00.');
-    void record({ amount, paid_on: String(data.get('paid_on')), method: String(data.get('method')) });
+    const typed = {
+      version: payable!.version,
+      amount,
+      paid_on: data.get('paid_on'),
+      method: data.get('method'),
+    };
+    PAYMENT.validate(typed).then(
+      (payment) => void record(payment),
+      (error: ValidationError) => setProblem(error.message),
+    );
   }
 
   async function record(payment: Payment, more = false) {
     setAsking(true);
     setProblem(undefined);
     setDoubtful(undefined);
-    const answer = await askServer<Answer>(path, { version: payable!.version, ...payment, more });
+    const answer = await askServer<PaymentAnswer>(path, { ...payment, version: payable!.version, more });
     setAsking(false);
     if ('offline' in answer) return setProblem(OFFLINE);
     const { body } = answer;
@@ -77,7 +78,7 @@ export function PaymentForm({ invoice, payable }: Props) {
 
   async function undo() {
     setAsking(true);
-    const answer = await askServer<{ error?: string }>(path, recorded!.undo, 'DELETE');
+    const answer = await askServer<Done>(path, recorded!.undo, 'DELETE');
     setAsking(false);
     if ('offline' in answer) return setProblem('There is no connection. The payment stands as written down.');
     if (answer.body.error) return setProblem(answer.body.error);

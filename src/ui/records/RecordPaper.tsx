@@ -1,25 +1,18 @@
 import Link from 'next/link';
 import type { ReactNode } from 'react';
+import type { RecordView } from '../../core/describe/recordView';
 import { capital } from '../../core/describe/capital';
 import type { BookingWords } from '../../core/records/bookingWords';
-import type { StartingKind } from '../../core/records/recordKind';
 import { recordPath } from './recordPath';
-import { Letters, type ShownLetter } from '../letters/Letters';
+import type { ShownLetter } from '../../core/contract/letters';
+import { Letters } from '../letters/Letters';
 
 interface Props {
   /** `invoice:LPC-1048` */
   from: string;
   /** the list it came from */
   back: { href: string; words: string };
-  view: {
-    kind: string;
-    title: string;
-    note: string;
-    facts: { label: string; value: string }[];
-    tables: { title: string; columns: string[]; rows: string[][]; sums?: 1 | 2 }[];
-    links: { kind: StartingKind; key: string; name: string; note: string }[];
-    client?: { key: string; name: string };
-  };
+  view: RecordView;
   words: BookingWords;
   letters: ShownLetter[];
   /** what can be done about the record besides writing */

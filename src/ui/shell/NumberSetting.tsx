@@ -2,6 +2,8 @@
 
 import { useState } from 'react';
 import Form from 'react-bootstrap/Form';
+import type { Done } from '../../core/contract/refusal';
+import type { Settings } from '../../core/contract/settings';
 import { askServer } from '../writing/askServer';
 
 interface Props {
@@ -9,7 +11,7 @@ interface Props {
   value: number;
   choices: readonly number[];
   /** what it is called where it is kept */
-  name: string;
+  name: keyof Settings;
 }
 
 /** A number that holds for the business, chosen from the likely ones and kept at once. */
@@ -18,7 +20,7 @@ export function NumberSetting({ label, value, choices, name }: Props) {
   const [said, setSaid] = useState('');
 
   async function settle(next: number) {
-    const answer = await askServer<{ error?: string }>('/api/settings', { [name]: next }, 'PUT');
+    const answer = await askServer<Done>('/api/settings', { [name]: next }, 'PUT');
     if ('offline' in answer) return setSaid('There is no connection. Nothing has changed.');
     if (answer.body.error) return setSaid(answer.body.error);
     setNow(next);

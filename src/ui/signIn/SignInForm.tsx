@@ -3,6 +3,8 @@
 import { useId, useRef, useState, type FormEvent } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
+import type { Refusal } from '../../core/contract/refusal';
+import type { Credentials } from '../../core/contract/session';
 
 interface Props {
   /** where to go then */
@@ -87,17 +89,14 @@ export function SignInForm({ to, demonstration }: Props) {
   );
 }
 
-async function askToSignIn(
-  email: string,
-  password: string,
-): Promise<{ error: string; field?: string } | undefined> {
+async function askToSignIn(email: string, password: string): Promise<Refusal | undefined> {
   try {
     const answer = await fetch('/api/session', {
       method: 'POST',
       headers: { 'content-type': 'application/json' },
-      body: JSON.stringify({ email, password }),
+      body: JSON.stringify({ email, password } satisfies Credentials),
     });
-    return answer.ok ? undefined : ((await answer.json()) as { error: string; field?: string });
+    return answer.ok ? undefined : ((await answer.json()) as Refusal);
   } catch {
     return { error: 'There is no connection to the server. Try again in a moment.' };
   }

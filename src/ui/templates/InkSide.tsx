@@ -3,6 +3,7 @@
 import { useDeferredValue, useEffect, useId, useRef, useState } from 'react';
 import { createPortal } from 'react-dom';
 import Form from 'react-bootstrap/Form';
+import type { WordsFacts } from '../../core/contract/templateWords';
 import type { StartingKind } from '../../core/records/recordKind';
 import { withArticle } from '../../core/fill/formats/article';
 import { bookingWords } from '../../core/records/bookingWords';
@@ -14,7 +15,7 @@ import { Margin } from '../margin/Margin';
 import type { ListEntry, ListPage } from '../../core/contract/list';
 import { askForFacts } from '../writing/askForFacts';
 import { askServer } from '../writing/askServer';
-import { readWords, type WordsFacts } from './wordsFacts';
+import { readWords } from './readWords';
 
 interface Props {
   templateKey: string;

@@ -1,9 +1,10 @@
 'use client';
 
+import type { WordsFacts } from '../../core/contract/templateWords';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useId, useState, type ReactNode } from 'react';
-import type { WordsFacts } from './wordsFacts';
+
 import { InkSide } from './InkSide';
 import { useTypedWords } from './useTypedWords';
 import { WordsSide } from './WordsSide';

@@ -1,6 +1,7 @@
 'use client';
 
 import Link from 'next/link';
+import type { GroupedTemplates } from '../../core/contract/list';
 import { usePathname, useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import { withArticle } from '../../core/fill/formats/article';
@@ -10,22 +11,8 @@ import { useAnswerTo } from '../shell/useAnswerTo';
 import { GroupInitial } from './GroupInitial';
 import { useFolded } from './useFolded';
 
-interface Template {
-  key: string;
-  name: string;
-  startsFrom: string;
-}
-
-interface Group {
-  key: string;
-  name: string;
-  initial: string;
-  tint: string;
-  templates: Template[];
-}
-
 /** The templates under their groups; found at once by their names, and by their words as the server finds them. On a phone it gives way to the page once one is chosen. */
-export function TemplateIndex({ groups }: { groups: Group[] }) {
+export function TemplateIndex({ groups }: { groups: GroupedTemplates[] }) {
   const here = usePathname();
   const router = useRouter();
   const [wanted, setWanted] = useState('');
@@ -82,7 +69,7 @@ export function TemplateIndex({ groups }: { groups: Group[] }) {
   );
 }
 
-function Entries({ templates, here }: { templates: Template[]; here: string }) {
+function Entries({ templates, here }: { templates: GroupedTemplates['templates']; here: string }) {
   return (
     <ul>
       {templates.map(({ key, name, startsFrom }) => {

@@ -3,10 +3,12 @@
 import { useEffect, useId, useRef, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
+import type { Refusal } from '../../core/contract/refusal';
+import type { KeepAnswer, WordsFacts, WordsToKeep } from '../../core/contract/templateWords';
 import type { Problem } from '../../core/problems/problem';
 import { askServer } from '../writing/askServer';
 import { signInAgain } from '../writing/useWriting';
-import { readWords, type WordsFacts } from './wordsFacts';
+import { readWords } from './readWords';
 
 interface Props {
   templateKey: string;
@@ -20,12 +22,7 @@ interface Props {
   onLoad: () => void;
 }
 
-type Kept =
-  | { result: 'kept'; version: number }
-  | { result: 'wrong'; problems: Problem[] }
-  | { result: 'overtaken'; version: number; by: string | null; at: string }
-  | { result: 'gone' | 'refused' }
-  | { result?: undefined; error: string; signedOut?: boolean };
+type Kept = KeepAnswer | Refusal;
 
 /** Words are read this many milliseconds after the last key. */
 const PAUSE = 200;
@@ -59,7 +56,7 @@ export function WordsSide({ templateKey, words, changed, facts, onType, onKept, 
     const answer = await askServer<Kept>(`/api/templates/${encodeURIComponent(templateKey)}`, {
       version,
       text,
-    });
+    } satisfies WordsToKeep);
     setBusy(false);
     if ('offline' in answer)
       return setTrouble('There is no connection. Your words are still here; keep them later.');

@@ -2,34 +2,26 @@
 
 import Link from 'next/link';
 import { useState } from 'react';
+import type { OccasionToRest, OccasionToWake, Rest } from '../../core/contract/occasions';
+import type { TodayCard } from '../../core/contract/today';
+import type { Done } from '../../core/contract/refusal';
 import { askServer } from '../writing/askServer';
 
-export interface Card {
-  id: string;
-  start: { kind: string; key: string };
-  name: string;
-  reason: string;
-  whose?: string;
-  template?: { key: string; name: string };
-  beginning?: string;
-  open: number;
-}
-
-const RESTS = [
+const WAYS_TO_REST: readonly { rest: Rest; words: string; said: string }[] = [
   { rest: 'next working day', words: 'Later', said: 'Put off until the next working day.' },
   { rest: 'next week', words: 'Next week', said: 'Put off for a week.' },
   { rest: 'for good', words: 'Not needed', said: 'Nothing will be written.' },
-] as const;
+];
 
 /** Something worth writing: pressed anywhere it opens the letter; it can be put off or let be. */
-export function OccasionCard({ card }: { card: Card }) {
+export function OccasionCard({ card }: { card: TodayCard }) {
   const [settled, setSettled] = useState<string>();
   const [trouble, setTrouble] = useState<string>();
   const { id, start, name, reason, whose, template, beginning, open } = card;
 
-  async function ask(send: object, method: string, then: string | undefined) {
+  async function ask(send: OccasionToRest | OccasionToWake, method: string, then: string | undefined) {
     setTrouble(undefined);
-    const answer = await askServer<{ error?: string }>('/api/occasions', send, method);
+    const answer = await askServer<Done>('/api/occasions', send, method);
     if ('offline' in answer) return setTrouble('There is no connection. Nothing has changed.');
     if (answer.body.error) return setTrouble(answer.body.error);
     setSettled(then);
@@ -72,7 +64,7 @@ export function OccasionCard({ card }: { card: Card }) {
           <span className="waiting">{open === 1 ? '1 thing to see to' : `${open} things to see to`}</span>
         )}
         <span className="card-rest" role="group" aria-label={`Not now: ${name}`}>
-          {RESTS.map(({ rest, words, said }) => (
+          {WAYS_TO_REST.map(({ rest, words, said }) => (
             <button
               key={rest}
               type="button"

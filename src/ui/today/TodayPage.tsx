@@ -1,23 +1,18 @@
 import Link from 'next/link';
+import type { NeedsSomebody as Needs } from '../../core/contract/letters';
+import type { Settings } from '../../core/contract/settings';
+import type { Today } from '../../core/contract/today';
 import { capital } from '../../core/describe/capital';
-import type { BookingWords } from '../../core/records/bookingWords';
 import { NumberSetting } from '../shell/NumberSetting';
-import { NeedsSomebody, type Needs } from '../letters/NeedsSomebody';
-import { OccasionCard, type Card } from './OccasionCard';
+import { NeedsSomebody } from '../letters/NeedsSomebody';
+import { OccasionCard } from './OccasionCard';
 
 interface Props {
-  today: {
-    date: string;
-    cards: Card[];
-    more: number;
-    uncounted: boolean;
-    visits: { key: string; time: string; name: string; service: string }[];
-    words: BookingWords;
-  };
+  today: Today;
   needs: Needs;
   /** the member's own key */
   me: string;
-  settings: Record<(typeof SETTINGS)[number]['name'], number>;
+  settings: Required<Settings>;
 }
 
 const SETTINGS = [

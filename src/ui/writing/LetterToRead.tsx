@@ -1,18 +1,10 @@
+import type { FirstLetter } from '../../core/contract/writing';
 import { Fragment } from 'react';
-import type { Addressing } from '../../core/addressing/addressingOf';
-import type { RecordName } from '../../core/describe/nameRecord';
-import type { CopyDocument } from '../../core/document/copyDocument';
 import { CopyBlocks } from '../letter/CopyBlocks';
 import { AddressLines } from './AddressLines';
 
 interface Props {
-  letter: {
-    document: CopyDocument;
-    addressing: Addressing;
-    recipients: readonly RecordName[];
-    name: string;
-    from: string;
-  };
+  letter: FirstLetter;
 }
 
 /** The first letter as the server draws it, to be read while what it is written on with is on its way. */

@@ -1,5 +1,3 @@
-import type { ChangedFact } from '../../core/writing/factsOf';
-
 /** What the server answers, or why it did not. */
 export type Answer<T> = { status: number; body: T } | { offline: true };
 
@@ -19,22 +17,4 @@ export async function askServer<T>(path: string, send?: unknown, method = 'POST'
   } catch {
     return { offline: true };
   }
-}
-
-/** The answer to a letter that was given to be sent. */
-export type SendAnswer =
-  /** milliseconds: the server's clock is another */
-  | { result: 'going'; goesIn: number }
-  | { result: 'already'; status: string; goesIn: number | null }
-  | { result: 'changed'; changed: ChangedFact[] }
-  | { result: 'stopped'; stops: string[] }
-  | { result: 'gone'; what: 'record' | 'template' }
-  | { result?: undefined; error: string; signedOut?: boolean };
-
-export interface LetterStatus {
-  status: string;
-  reason: string | null;
-  goesIn: number | null;
-  /** why it has not gone though its time has come */
-  waits?: string;
 }

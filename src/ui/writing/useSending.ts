@@ -1,10 +1,12 @@
 'use client';
 
 import { useEffect, useRef, useState } from 'react';
+import type { LetterStatus, LetterToSend, SendAnswer, TakeBackAnswer } from '../../core/contract/letters';
+import type { Refusal } from '../../core/contract/refusal';
 import type { ChangedFact } from '../../core/writing/factsOf';
 import { factsOf } from '../../core/writing/factsOf';
 import { proofLetter } from '../../core/writing/proofLetter';
-import { askServer, type LetterStatus, type SendAnswer } from './askServer';
+import { askServer, type Answer } from './askServer';
 import { dropDraft } from './drafts';
 import type { Writing } from './useWriting';
 
@@ -51,14 +53,14 @@ export function useSending({ store, draft, draftKey }: Writing, from: string) {
     if (proofLetter(document, filled).marks.length) return;
     busy.current = true;
     setSending({ state: 'handing over' });
-    const answer = await askServer<SendAnswer>('/api/letters', {
+    const letter: LetterToSend = {
       id: draft.id,
       from,
-      templateVersion: store.desk.template(choices.template)?.version,
+      templateVersion: store.desk.template(choices.template)!.version,
       choices,
-      document,
       facts: factsOf(filled),
-    });
+    };
+    const answer = await askServer<SendAnswer | Refusal>('/api/letters', { ...letter, document });
     busy.current = false;
     setSending(next(answer, draft.id));
     if (!('offline' in answer) && 'result' in answer.body && isKept(answer.body)) {
@@ -85,7 +87,7 @@ export function useSending({ store, draft, draftKey }: Writing, from: string) {
 
   async function takeBack(): Promise<boolean> {
     if (sending.state !== 'kept') return false;
-    const answer = await askServer<{ status?: string }>(`/api/letters/${sending.letter}/take-back`, {});
+    const answer = await askServer<TakeBackAnswer>(`/api/letters/${sending.letter}/take-back`, {});
     const status = 'offline' in answer ? undefined : answer.body.status;
     // The page stays closed until there is a new letter to write on.
     if (status) setSending({ ...sending, status, ...(status === 'taken back' ? {} : { trouble: TOO_LATE }) });
@@ -96,7 +98,7 @@ export function useSending({ store, draft, draftKey }: Writing, from: string) {
   return { sending, send, takeBack };
 }
 
-function isKept({ result }: SendAnswer): boolean {
+function isKept({ result }: SendAnswer | Refusal): boolean {
   return result === 'going' || result === 'already';
 }
 
@@ -109,7 +111,7 @@ function isOpen(status: string): boolean {
   return status === 'going';
 }
 
-function next(answer: Awaited<ReturnType<typeof askServer<SendAnswer>>>, id: string): Sending {
+function next(answer: Answer<SendAnswer | Refusal>, id: string): Sending {
   if ('offline' in answer) return { state: 'writing', problem: { kind: 'offline' } };
   const { body } = answer;
   switch (body.result) {

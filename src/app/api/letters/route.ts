@@ -1,4 +1,4 @@
-import { array, object, string, type InferType } from 'yup';
+import { LETTER_TO_SEND, type LetterToSend, type SendAnswer } from '../../../core/contract/letters';
 import type { ListPage } from '../../../core/contract/list';
 import type { CopyDocument } from '../../../core/document/copyDocument';
 import { readCopy } from '../../../core/document/readDocument';
@@ -6,37 +6,15 @@ import { UnreadableDocument } from '../../../core/document/kinds';
 import type { Choices } from '../../../core/writing/letter';
 import { findLetters } from '../../../server/letters/findLetters';
 import { post } from '../../../server/letters/post';
-import { sendLetter, type Sending } from '../../../server/sending/sendLetter';
+import { sendLetter } from '../../../server/sending/sendLetter';
 import { showLetters } from '../../../server/letters/showLetters';
 import { letterEntry } from '../../../ui/letters/letterEntry';
 import { readStartingPoint } from '../../startingPoint';
 import { asMember } from '../asMember';
 import { readJson, Refused } from '../readJson';
-import { VERSION } from '../wholeNumber';
 
 /** A long letter with its facts, and room. */
 const LARGEST_LETTER = 2_000_000;
-
-const LETTER = object({
-  id: string().uuid().required(),
-  from: string().required().max(200),
-  templateVersion: VERSION,
-  choices: object({
-    template: string().required().max(100),
-    project: string().max(100),
-    booking: string().max(100),
-    invoice: string().max(100),
-    recipients: array(string().required().max(120)).max(20),
-    answers: object().required(),
-    stets: array(string().required().max(600)).max(100),
-    leftOut: array(string().required().max(200)).max(50),
-  }).required(),
-  facts: object({
-    values: object().required(),
-    parts: array(string().defined().max(200)).max(5000).required(),
-    to: array(string().defined().max(300)).max(100).required(),
-  }).required(),
-});
 
 /** The newest letters that have some words: ?find=words; what follows in the list of all: ?after=place */
 export async function GET(request: Request): Promise<Response> {
@@ -53,7 +31,7 @@ export async function GET(request: Request): Promise<Response> {
   });
 }
 
-const STATUS: Readonly<Record<Sending['result'], number>> = {
+const STATUS: Readonly<Record<SendAnswer['result'], number>> = {
   going: 201,
   already: 200,
   changed: 409,
@@ -65,7 +43,7 @@ const STATUS: Readonly<Record<Sending['result'], number>> = {
 export async function POST(request: Request): Promise<Response> {
   return asMember(request, async (member) => {
     const json = (await readJson(request, LARGEST_LETTER)) as { document?: unknown };
-    const letter = await LETTER.validate(json, { strict: true, stripUnknown: false });
+    const letter = await LETTER_TO_SEND.validate(json, { strict: true, stripUnknown: false });
     const start = readStartingPoint(letter.from);
     if (!start) throw new Refused('There is no such record.', 400);
     const { id, templateVersion, facts } = letter;
@@ -90,7 +68,7 @@ function documentOf(json: unknown): CopyDocument {
   }
 }
 
-function readChoices({ answers, ...choices }: InferType<typeof LETTER>['choices']): Choices {
+function readChoices({ answers, ...choices }: LetterToSend['choices']): Choices {
   // No name of an answer is one that every object has.
   const given = Object.entries(answers as Record<string, unknown>).filter(([name]) => !(name in {}));
   return {

@@ -1,18 +1,13 @@
-import { object, string } from 'yup';
+import { OCCASION_TO_REST, OCCASION_TO_WAKE } from '../../../core/contract/occasions';
 import type { CurrentMember } from '../../../server/signIn/currentMember';
-import { putOff, takeUpAgain, type Rest } from '../../../server/today/settleOccasions';
+import { putOff, takeUpAgain } from '../../../server/today/settleOccasions';
 import { asMember } from '../asMember';
 import { readJson } from '../readJson';
-
-const RESTS: readonly Rest[] = ['next working day', 'next week', 'for good'];
-const OCCASION = string().required().max(200);
-const PUT_OFF = object({ occasion: OCCASION, rest: string<Rest>().oneOf(RESTS).required() }).noUnknown();
-const TAKEN_UP = object({ occasion: OCCASION }).noUnknown();
 
 /** Puts an occasion off, or says that nothing needs to be written. */
 export function POST(request: Request): Promise<Response> {
   return settled(request, async (json, member) => {
-    const { occasion, rest } = await PUT_OFF.validate(json, { strict: true });
+    const { occasion, rest } = await OCCASION_TO_REST.validate(json, { strict: true });
     await putOff(member, occasion, rest);
   });
 }
@@ -20,7 +15,7 @@ export function POST(request: Request): Promise<Response> {
 /** An occasion stands on Today again. */
 export function DELETE(request: Request): Promise<Response> {
   return settled(request, async (json, member) => {
-    await takeUpAgain(member, (await TAKEN_UP.validate(json, { strict: true })).occasion);
+    await takeUpAgain(member, (await OCCASION_TO_WAKE.validate(json, { strict: true })).occasion);
   });
 }
 

@@ -1,15 +1,10 @@
 import { cookies } from 'next/headers';
-import { object, string } from 'yup';
+import { CREDENTIALS } from '../../../core/contract/session';
 import { signIn, signOut } from '../../../server/signIn/signIn';
 import { answered } from '../answered';
 import { readJson } from '../readJson';
 import { isUnderTls } from '../../ownAddress';
 import { sessionCookie } from '../../session';
-
-const CREDENTIALS = object({
-  email: string().required('Write your email address.').max(254),
-  password: string().required('Write your password.').max(1000),
-}).noUnknown();
 
 const REFUSALS = {
   wrong: { status: 401, error: 'The address or the password is wrong.' },

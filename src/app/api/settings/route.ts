@@ -1,13 +1,7 @@
-import { number, object } from 'yup';
+import { SETTINGS } from '../../../core/contract/settings';
 import { changeSettings } from '../../../server/settings';
 import { asMember } from '../asMember';
 import { readJson } from '../readJson';
-
-const SETTINGS = object({
-  reminderSpacing: number().integer().min(1).max(90),
-  lateAfter: number().integer().min(1).max(240),
-  idleDays: number().integer().min(1).max(30),
-}).noUnknown();
 
 /** Settles numbers that hold for the business: those that are given. */
 export async function PUT(request: Request): Promise<Response> {

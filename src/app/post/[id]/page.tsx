@@ -23,6 +23,5 @@ export default async function LetterRoute({ params }: Props) {
   const [shown] = await showLetters(member, [letter]);
   const due = letter.status === 'going' && letter.goes_in === 0;
   const waits = due ? await whyLetterWaits(member, letter.from_address) : undefined;
-  const from = letter.from_address && `${letter.from_name ?? ''} (${letter.from_address})`.trim();
-  return <LetterPaper letter={{ ...shown!, from }} {...(waits ? { waits } : {})} />;
+  return <LetterPaper letter={shown!} {...(waits ? { waits } : {})} />;
 }

@@ -1,15 +1,11 @@
 import { QueryTypes } from 'sequelize';
 import { DOCUMENT_SCHEMA } from '../../../core/document/templateDocument';
+import type { KeepAnswer } from '../../../core/contract/templateWords';
 import type { Template } from '../../../core/template/template';
 import type { Database } from '../../database';
 
 /** What came of keeping a version: its number; or who kept another one meanwhile. */
-export type Keeping =
-  | { result: 'kept'; version: number }
-  | { result: 'overtaken'; version: number; by: string | null; at: Date }
-  | { result: 'gone' }
-  /** it would take a template of everyone's away from the others */
-  | { result: 'refused' };
+type Keeping = Exclude<KeepAnswer<Date>, { result: 'wrong' }>;
 
 interface Standing {
   id: string;

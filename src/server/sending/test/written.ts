@@ -3,12 +3,12 @@ import { factsOf } from '../../../core/writing/factsOf';
 import { WritingDesk } from '../../../core/writing/writingDesk';
 import { factsForWriting } from '../../writing/factsForWriting';
 import { imke } from '../../test/imke';
-import type { LetterToSend } from '../sendLetter';
+import type { WrittenLetter } from '../sendLetter';
 
 const START = { kind: 'invoice', key: 'LPC-1048' } as const;
 
 /** A letter as the page would send it: a first reminder of an invoice, unless it is told otherwise. */
-export async function written(more: Partial<LetterToSend> = {}): Promise<LetterToSend> {
+export async function written(more: Partial<WrittenLetter> = {}): Promise<WrittenLetter> {
   const { start = START, choices = { template: 'first-reminder', answers: {} } } = more;
   const facts = (await factsForWriting(imke, start, { template: choices.template }))!;
   const desk = new WritingDesk({ ...facts, ...facts.list!, templates: facts.words! });

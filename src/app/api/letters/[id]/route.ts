@@ -1,3 +1,4 @@
+import type { LetterStatus } from '../../../../core/contract/letters';
 import { oneLetter } from '../../../../server/letters/oneLetter';
 import { whyLetterWaits } from '../../../../server/sending/sendingState';
 import { asMember } from '../../asMember';
@@ -12,6 +13,7 @@ export async function GET(request: Request, { params }: Context): Promise<Respon
     const { status, reason, goes_in: goesIn, from_address } = letter;
     const due = status === 'going' && goesIn === 0;
     const waits = due ? await whyLetterWaits(member, from_address) : undefined;
-    return Response.json({ status, reason, goesIn, ...(waits ? { waits } : {}) });
+    const answer: LetterStatus = { status, reason, goesIn, ...(waits ? { waits } : {}) };
+    return Response.json(answer);
   });
 }

@@ -1,14 +1,6 @@
-import type { RecordsFile } from '../../core/records/recordsFile';
+import type { WordsFacts } from '../../core/contract/templateWords';
 import { schemaOf } from '../../core/records/schema';
-import type { Passage } from '../../core/template/template';
 import type { WordsReading } from '../../core/writing/readTemplateWords';
-
-/** What a template's words are judged by, as it comes from the server. */
-export interface WordsFacts {
-  business: RecordsFile['business'];
-  passages: Passage[];
-  groups: string[];
-}
 
 /** Reads and judges words; the reader's script is fetched when it is first needed. */
 export async function readWords(

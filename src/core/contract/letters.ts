@@ -1,0 +1,98 @@
+import { array, object, string, type InferType } from 'yup';
+import type { ChangedFact } from '../writing/factsOf';
+import { VERSION } from './numbers';
+import type { Refusal } from './refusal';
+
+/** A letter as it comes from its writer, beside its document (document/readDocument): given to `/api/letters`. */
+export const LETTER_TO_SEND = object({
+  /** made when writing began: the same letter sent again is none */
+  id: string().uuid().required(),
+  /** `invoice:LPC-1048` */
+  from: string().required().max(200),
+  templateVersion: VERSION,
+  choices: object({
+    template: string().required().max(100),
+    project: string().max(100),
+    booking: string().max(100),
+    invoice: string().max(100),
+    recipients: array(string().required().max(120)).max(20),
+    answers: object().required(),
+    stets: array(string().required().max(600)).max(100),
+    leftOut: array(string().required().max(200)).max(50),
+  }).required(),
+  /** what its writer saw */
+  facts: object({
+    values: object().required(),
+    parts: array(string().defined().max(200)).max(5000).required(),
+    to: array(string().defined().max(300)).max(100).required(),
+  }).required(),
+});
+export type LetterToSend = InferType<typeof LETTER_TO_SEND>;
+
+/** What became of a letter that was given to be sent. */
+export type SendAnswer =
+  /** goesIn: milliseconds, as the server's clock is another */
+  | { result: 'going'; goesIn: number }
+  /** it had been sent before, from here or another tab; nothing new was done */
+  | { result: 'already'; status: string; goesIn: number | null }
+  | { result: 'changed'; changed: ChangedFact[] }
+  | { result: 'stopped'; stops: string[] }
+  | { result: 'gone'; what: 'record' | 'template' };
+
+/** What has become of a letter: answered by `/api/letters/<id>`. */
+export interface LetterStatus {
+  status: string;
+  reason: string | null;
+  goesIn: number | null;
+  /** why it has not gone though its time has come */
+  waits?: string;
+}
+
+/** Answered by `/api/letters/<id>/take-back`: what the letter is now. */
+export type TakeBackAnswer = { status: string; error?: undefined } | (Refusal & { status?: undefined });
+
+/** A letter as it is shown; its moments are in the business's form, too. */
+export interface ShownLetter {
+  id: string;
+  direction: 'out' | 'in';
+  kind: 'letter' | 'text';
+  status: string;
+  reason: string | null;
+  subject: string;
+  text: string;
+  hasHtml: boolean;
+  /** "today at 09:30", "3 October" */
+  day: string;
+  /** ISO */
+  at: string;
+  /** whom it came from, as its reader saw it */
+  from_name: string | null;
+  from_address: string | null;
+  /** names of whoever wrote it, and of whom it concerns */
+  member: string | null;
+  member_key: string | null;
+  client: string | null;
+  client_key: string | null;
+  about: { kind: string; key: string; name: string } | null;
+  template: string | null;
+  template_key: string | null;
+  version: number;
+  /** who has dealt with what went wrong */
+  settled_by: string | null;
+  recipients: { role: 'to' | 'copy' | 'blind copy'; name: string; address: string }[];
+  events: { kind: string; at: string; day: string; detail: string | null }[];
+}
+
+/** The letters that did not go as they should, the newest first, and those that wait for the mail server. */
+export interface NeedsSomebody {
+  letters: ShownLetter[];
+  /** whether there are more */
+  more: boolean;
+  waiting: Waiting;
+}
+
+/** How many have not gone though their time has come; `why` is absent while they go. */
+export interface Waiting {
+  letters: number;
+  why?: string;
+}

@@ -1,0 +1,12 @@
+import { number, object, type InferType } from 'yup';
+
+/** Numbers that hold for the business, those that are given: given to `/api/settings`. */
+export const SETTINGS = object({
+  /** days between one reminder of an invoice and the next letter about it */
+  reminderSpacing: number().integer().min(1).max(90),
+  /** hours after which a letter that could not go is held */
+  lateAfter: number().integer().min(1).max(240),
+  /** days without use until a device is signed out */
+  idleDays: number().integer().min(1).max(30),
+}).noUnknown();
+export type Settings = InferType<typeof SETTINGS>;
