@@ -1,3 +1,5 @@
+import type { CHOICES } from './catalogue/choices';
+
 /**
  * The records of one business, as the application exports them and the command line reads them. Dates are ISO
  * dates, moments ISO with offset, money integers of minor units. An absent, null or empty key is a missing fact.
@@ -29,7 +31,7 @@ export interface CustomFieldData {
   record: string;
   key: string;
   label: string;
-  type: 'text' | 'long text' | 'number' | 'money' | 'date' | 'moment' | 'yes/no' | 'choice';
+  type: (typeof CHOICES)['custom_field.type'][number];
   choices?: string[];
 }
 

@@ -1,3 +1,4 @@
+import { CHOICES } from '../../core/records/catalogue/choices';
 import type { AddressData, Custom } from '../../core/records/recordsFile';
 import { dates, json, key, maybe, oneOf, or, text, texts, uuid, whole, wholes } from '../column';
 
@@ -33,7 +34,7 @@ export const CUSTOM_FIELD = {
   record: text(),
   key: text(),
   label: text(),
-  type: oneOf('text', 'long text', 'number', 'money', 'date', 'moment', 'yes/no', 'choice'),
+  type: oneOf(...CHOICES['custom_field.type']),
   choices: maybe(texts()),
   position: whole(),
 };

@@ -1,3 +1,4 @@
+import { CHOICES } from '../../core/records/catalogue/choices';
 import type { AddressData, Custom } from '../../core/records/recordsFile';
 import { date, dates, json, key, maybe, moment, oneOf, or, text, texts, uuid, whole } from '../column';
 
@@ -5,7 +6,7 @@ export const CLIENT = {
   business_id: key(uuid()),
   id: key(uuid()),
   key: text(),
-  kind: oneOf('person', 'household', 'organisation'),
+  kind: oneOf(...CHOICES['client.kind']),
   name: text(),
   given_name: maybe(text()),
   family_name: maybe(text()),
@@ -68,6 +69,6 @@ export const ENQUIRY = {
   message: maybe(text()),
   service: maybe(text()),
   wanted_on: or(dates(), []),
-  status: oneOf('waiting', 'answered', 'became work', 'closed'),
+  status: oneOf(...CHOICES['enquiry.status']),
   version: or(whole(), 1),
 };

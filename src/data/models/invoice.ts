@@ -1,3 +1,4 @@
+import { CHOICES } from '../../core/records/catalogue/choices';
 import type { AddressData, Custom } from '../../core/records/recordsFile';
 import { date, decimal, given, json, key, maybe, money, oneOf, or, text, uuid, whole } from '../column';
 
@@ -10,7 +11,7 @@ export const INVOICE = {
   project_id: maybe(uuid()),
   issued_on: maybe(date()),
   due_on: maybe(date()),
-  status: oneOf('draft', 'sent', 'void'),
+  status: oneOf(...CHOICES['invoice.status']),
   bill_to: maybe(json<AddressData>()),
   pay_link: maybe(text()),
   notes: maybe(text()),

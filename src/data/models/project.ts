@@ -1,3 +1,4 @@
+import { CHOICES } from '../../core/records/catalogue/choices';
 import type { AddressData, Custom } from '../../core/records/recordsFile';
 import { date, json, key, maybe, moment, money, oneOf, or, text, uuid, whole } from '../column';
 
@@ -7,7 +8,7 @@ export const PROJECT = {
   key: text(),
   client_id: uuid(),
   title: text(),
-  status: oneOf('enquiry', 'planned', 'active', 'finished', 'cancelled'),
+  status: oneOf(...CHOICES['project.status']),
   location: maybe(json<AddressData>()),
   starts_on: maybe(date()),
   ends_on: maybe(date()),
@@ -41,7 +42,7 @@ export const BOOKING = {
   project_id: maybe(uuid()),
   member_id: maybe(uuid()),
   service: text(),
-  status: oneOf('tentative', 'confirmed', 'done', 'cancelled', 'missed'),
+  status: oneOf(...CHOICES['booking.status']),
   starts_at: moment(),
   ends_at: moment(),
   location: maybe(json<AddressData>()),

@@ -13,6 +13,7 @@ import type {
 } from '../../core/records/recordsFile';
 import type { RowOf } from '../column';
 import { TABLES, type Database, type TableName } from '../database';
+import { RECORD_TABLES } from '../recordTables';
 
 type Row<Name extends TableName> = RowOf<(typeof TABLES)[Name]>;
 
@@ -196,23 +197,6 @@ function scopeOf(
 
 type Findable = { findAll(options: object): Promise<unknown[]> };
 
-/** The tables whose rows are records, by what the catalogue calls them. */
-const KIND_OF: Partial<Record<TableName, RecordKind>> = {
-  business: 'business',
-  member: 'member',
-  partner: 'partner',
-  client: 'client',
-  contact: 'contact',
-  item: 'item',
-  enquiry: 'enquiry',
-  project: 'project',
-  booking: 'booking',
-  invoice: 'invoice',
-  invoice_line: 'line',
-  payment: 'payment',
-  instalment: 'instalment',
-};
-
 /** The facts of a record that are kept, and what names it: the catalogue says which. */
 const FACTS = new Map<RecordKind, readonly string[]>();
 
@@ -232,7 +216,7 @@ function factsOf(kind: RecordKind): readonly string[] {
  */
 function selectedColumns(name: TableName): string[] {
   const columns = Object.keys(TABLES[name]);
-  const kind = KIND_OF[name];
+  const kind = (RECORD_TABLES as Partial<Record<TableName, RecordKind>>)[name];
   if (!kind) return columns;
   const facts = factsOf(kind);
   return columns.filter(

@@ -1,4 +1,5 @@
 import { collection, record, scalar } from '../fieldType';
+import { choicesInWords } from './choices';
 import { derived, references, stored } from './field';
 
 const text = scalar('text');
@@ -25,7 +26,7 @@ const REACHED = stored(
 
 export const CLIENT = [
   ...stored(
-    ['kind', 'kind', 'person, household or organisation', text],
+    ['kind', 'kind', choicesInWords('client.kind'), text],
     ['name', 'name', 'The client’s name as written', text],
   ),
   ...PERSON,
@@ -92,7 +93,7 @@ export const ENQUIRY = [
     ['message', 'message', 'What was written', scalar('long text')],
     ['service', 'service', 'What is asked for', text],
     ['wanted_on', 'days asked for', 'The days that would suit', collection(scalar('date'))],
-    ['status', 'status', 'waiting, answered, became work or closed', text],
+    ['status', 'status', choicesInWords('enquiry.status'), text],
   ),
   ...references(['client', 'client', 'The client who asks', record('client'), 'client']),
 ];

@@ -1,4 +1,5 @@
 import { collection, record, scalar } from '../fieldType';
+import { choicesInWords } from './choices';
 import { derived, references, stored, type FieldDefinition } from './field';
 
 const text = scalar('text');
@@ -21,7 +22,7 @@ const OF_PROJECT = references([
 export const PROJECT = [
   ...stored(
     ['title', 'title', 'What the project is called', text],
-    ['status', 'status', 'enquiry, planned, active, finished or cancelled', text],
+    ['status', 'status', choicesInWords('project.status'), text],
     ['location', 'location', 'Where the work is done', scalar('address')],
     ['starts_on', 'start', 'The day the project begins', date],
     ['ends_on', 'end', 'The day the project ends', date],
@@ -58,7 +59,7 @@ const END_TIME: FieldDefinition = {
 export const BOOKING = [
   ...stored(
     ['service', 'service', 'What the visit is for', text],
-    ['status', 'status', 'tentative, confirmed, done, cancelled or missed', text],
+    ['status', 'status', choicesInWords('booking.status'), text],
     ['starts_at', 'start', 'When the visit begins', moment],
     ['ends_at', 'end', 'When the visit ends', moment],
     ['location', 'location', 'Where the visit is', scalar('address')],
@@ -85,7 +86,7 @@ export const INVOICE = [
     ['number', 'number', 'The invoice’s number', text],
     ['issued_on', 'issued', 'The day on the invoice', date],
     ['due_on', 'due date', 'The day it is to be paid by', date],
-    ['status', 'status', 'draft, sent or void', text],
+    ['status', 'status', choicesInWords('invoice.status'), text],
     ['bill_to', 'bill to', 'The address on the invoice', scalar('address')],
     ['pay_link', 'pay link', 'Where it can be paid', scalar('link')],
     ['notes', 'notes', 'Notes about the invoice, for the team', scalar('long text')],

@@ -1,3 +1,4 @@
+import { CHOICES, choicesOf } from '../catalogue/choices';
 import { isTimeZone } from '../../dates/zone';
 import { isCurrency } from '../../money/currency';
 import { didYouMean } from '../../problems/nearest';
@@ -38,17 +39,6 @@ const KEYED = new Set<RecordKind>([
   'booking',
   'invoice',
 ]);
-
-/** What may stand in some text fields, where not everything may. */
-const CHOICES: Readonly<Record<string, readonly string[]>> = {
-  'client.kind': ['person', 'household', 'organisation'],
-  'enquiry.status': ['waiting', 'answered', 'became work', 'closed'],
-  'project.status': ['enquiry', 'planned', 'active', 'finished', 'cancelled'],
-  'booking.status': ['tentative', 'confirmed', 'done', 'cancelled', 'missed'],
-  'invoice.status': ['draft', 'sent', 'void'],
-};
-const USES = ['main', 'invoices', 'bookings', 'copy of invoices', 'copy of bookings'];
-const CUSTOM_TYPES = ['text', 'long text', 'number', 'money', 'date', 'moment', 'yes/no', 'choice'];
 
 /** Everything in a value that keeps it from being the records of a business. */
 export function checkRecords(value: unknown): Wrong[] {
@@ -125,7 +115,7 @@ class RecordsChecker {
       return;
     }
     this.value(value, type, path);
-    const choices = key === 'uses' ? undefined : CHOICES[`${kind}.${key}`];
+    const choices = key === 'uses' ? undefined : choicesOf(`${kind}.${key}`);
     if (choices && !choices.includes(value as string)) {
       this.report(
         path,
@@ -134,8 +124,11 @@ class RecordsChecker {
     }
     if (key === 'uses' && Array.isArray(value)) {
       value.forEach((use, i) => {
-        if (!USES.includes(use as string))
-          this.report([...path, i], `A contact is used for ${USES.join(', ')}, not “${String(use)}”.`);
+        if (!(CHOICES['contact.uses'] as readonly unknown[]).includes(use))
+          this.report(
+            [...path, i],
+            `A contact is used for ${CHOICES['contact.uses'].join(', ')}, not “${String(use)}”.`,
+          );
       });
     }
   }
@@ -217,7 +210,7 @@ class RecordsChecker {
         record: (kind) => CUSTOMISABLE.includes(kind as RecordKind),
         key: isText,
         label: isText,
-        type: (type) => CUSTOM_TYPES.includes(type as string),
+        type: (type) => (CHOICES['custom_field.type'] as readonly unknown[]).includes(type),
         choices: (choices) => absent(choices) || (Array.isArray(choices) && choices.every(isText)),
       });
     }
