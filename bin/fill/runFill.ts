@@ -37,7 +37,7 @@ class Unusable extends Error {
   }
 }
 
-/** The `fill` command. Gives its exit code: 0 filled, 3 filled with holes, 2 unusable (text-form.md). */
+/** The `fill` command. Gives its exit code: 0 filled, 3 filled with holes, 2 unusable (docs/templates.md). */
 export async function runFill(argv: string[], { out, err }: Streams): Promise<number> {
   try {
     const given = readArguments(argv);

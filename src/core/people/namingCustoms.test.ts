@@ -14,7 +14,7 @@ function check(cases: Case[]): void {
   });
 }
 
-describe('particles stay with the family name (fields.md, Names)', () => {
+describe('particles stay with the family name', () => {
   describe('Dutch and Flemish: van, de, van der, ten, ’t', () =>
     check([
       ['Joost van der Meulen', 'Joost', 'van der Meulen'],
@@ -109,7 +109,7 @@ describe('particles stay with the family name (fields.md, Names)', () => {
     ]));
 });
 
-describe('honorifics and suffixes are known (fields.md, Names)', () => {
+describe('honorifics and suffixes are known', () => {
   const whole = (name: string) => partName(name).persons[0];
   it.each([
     ['Mr Edwin Calder', { honorific: 'Mr', given: 'Edwin', family: 'Calder' }],
@@ -136,7 +136,7 @@ describe('honorifics and suffixes are known (fields.md, Names)', () => {
   ])('%s', (name, parts) => expect(whole(name)).toEqual(parts));
 });
 
-describe('“Family, Given” is understood (fields.md, Names)', () => {
+describe('“Family, Given” is understood', () => {
   check([
     ['Brandreth, Hale', 'Hale', 'Brandreth'],
     ['de la Cruz, Marta', 'Marta', 'de la Cruz'],
@@ -147,7 +147,7 @@ describe('“Family, Given” is understood (fields.md, Names)', () => {
   ]);
 });
 
-describe('a couple gives both (fields.md, Names)', () => {
+describe('a couple gives both', () => {
   it.each([
     ['Ada and Tom Reyes', ['Ada Reyes', 'Tom Reyes'], 'Ada and Tom'],
     ['Ada & Tom Reyes', ['Ada Reyes', 'Tom Reyes'], 'Ada and Tom'],
@@ -182,7 +182,7 @@ describe('a name that is not two words', () => {
   ]);
 });
 
-describe('an organisation’s name is never parted (fields.md, Names)', () => {
+describe('an organisation’s name is never parted', () => {
   it.each([
     'Thornholt College',
     'Bell and Sons',

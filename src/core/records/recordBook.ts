@@ -21,7 +21,7 @@ import type {
 
 /**
  * The records of one business with their ways from one to another, at one moment. Collections come in the order
- * of fields.md: bookings by starts_at, invoices by issued_on then number, projects by starts_on, the rest as
+ * of docs/templates.md: bookings by starts_at, invoices by issued_on then number, projects by starts_on, the rest as
  * written. Built once for many fills.
  */
 export class RecordBook {

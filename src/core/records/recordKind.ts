@@ -1,4 +1,4 @@
-/** The kinds of record, as fields.md names them. A recipient is a role that several kinds can play. */
+/** The kinds of record, as templates name them. A recipient is a role that several kinds can play. */
 export const RECORD_KINDS = [
   'business',
   'member',

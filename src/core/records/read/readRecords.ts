@@ -10,7 +10,7 @@ import type { RecordsFile } from '../recordsFile';
 import { checkRecords } from './checkRecords';
 
 /**
- * Reads a records file (text-form.md, "From the command line"). Everything wrong with it is reported with its
+ * Reads a records file (docs/command-line.md). Everything wrong with it is reported with its
  * place; a file that is not JSON is reported at its first mistakes.
  */
 export function readRecords(

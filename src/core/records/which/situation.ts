@@ -61,7 +61,7 @@ export const LEADS_TO: Readonly<Record<StartingKind, readonly StartingKind[]>> =
   enquiry: ['enquiry', 'client', 'project', 'booking', 'invoice'],
 };
 
-/** Follows from the starting point to every other record (fields.md, "Which record?"). Undefined: no such record. */
+/** Follows from the starting point to every other record (docs/templates.md, “Which record?”). Undefined: no such record. */
 export function situationFrom(book: RecordBook, start: StartingPoint, wishes: Wishes): Situation | undefined {
   const records = follow(book, start, wishes);
   if (!records) return undefined;

@@ -15,7 +15,7 @@ export type Reading<T> =
 const NEVER_CLOSED = 'The head that begins here is never closed with a line “---”.';
 
 /**
- * Reads a template's file (text-form.md): YAML front matter, then CommonMark with tables and tags. What paths and
+ * Reads a template's file (docs/templates.md): YAML front matter, then CommonMark with tables and tags. What paths and
  * steps mean is judged when it is compiled.
  * @param file the name that problems are reported under
  */
