@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
 import { needsSomebody } from '../../server/sending/needsSomebody';
-import { NeedsSomebody } from '../../ui/letters/NeedsSomebody';
+import { NeedsSomebody } from '../../ui/post/NeedsSomebody';
 import { requireMember } from '../session';
 
 export const metadata: Metadata = { title: 'Post' };

@@ -1,13 +1,13 @@
 import type { CompiledTemplate } from '../fill/compileTemplate';
 import { fillInto, type Answers } from '../fill/fillInto';
-import type { Outcome } from '../fill/filled';
+import type { FillResult } from '../fill/filled';
 import type { Situation } from '../records/which/situation';
 import type { CopyDocument } from '../document/copyDocument';
 import { CopyWriter } from './copyWriter';
 import { readCopy } from '../document/readDocument';
 
 /** A template filled for one situation, before anybody has changed a word. */
-export interface FairCopy extends Outcome {
+export interface FairCopy extends FillResult {
   document: CopyDocument;
 }
 

@@ -1,7 +1,7 @@
 import type { CopyDocument, CopyPart, CopyWord } from '../document/copyDocument';
 import { eachNode, holdsWords, partsOf, wordsOf } from '../document/eachNode';
 import { mergeWords, renewWords, wordsByHand } from './mergeWords';
-import { piecesById } from './values';
+import { stretchesById } from './values';
 
 /** What each value or hole is now, by id. */
 type Now = ReadonlyMap<string, readonly CopyWord[]>;
@@ -12,7 +12,7 @@ type Now = ReadonlyMap<string, readonly CopyWord[]>;
  * @param base as filled before  @param mine as it stands on the page  @param theirs as filled now
  */
 export function mergeCopies(base: CopyDocument, mine: CopyDocument, theirs: CopyDocument): CopyDocument {
-  return mergeNode(base, mine, theirs, piecesById(theirs)) as CopyDocument;
+  return mergeNode(base, mine, theirs, stretchesById(theirs)) as CopyDocument;
 }
 
 function mergeNode(base: CopyPart, mine: CopyPart, theirs: CopyPart, now: Now): CopyPart {

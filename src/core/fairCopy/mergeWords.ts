@@ -2,7 +2,7 @@ import { diff3MergeRegions, diffIndices } from 'node-diff3';
 import { joined, marksKey, sortMarks } from '../document/marks';
 import { wordsOf } from '../document/eachNode';
 import type { CopyMark, CopyWord } from '../document/copyDocument';
-import { isChanged, piecesOf, type Piece } from './values';
+import { isChanged, stretchesOf, type Stretch } from './values';
 
 /**
  * Merges a line: what the template now says, with everything that was changed by hand since it was last filled.
@@ -62,7 +62,7 @@ export function wordsByHand(
 }
 
 /** A value says what it says now; one changed by hand keeps its words, and what it would say is kept beside them. */
-function renewed(token: Piece, now: ReadonlyMap<string, readonly CopyWord[]>): readonly CopyWord[] {
+function renewed(token: Stretch, now: ReadonlyMap<string, readonly CopyWord[]>): readonly CopyWord[] {
   const fresh = token.id === undefined ? undefined : now.get(token.id);
   if (!fresh) return token.nodes;
   if (!isChanged(token)) return fresh;
@@ -75,15 +75,15 @@ function renewed(token: Piece, now: ReadonlyMap<string, readonly CopyWord[]>): r
 }
 
 /** A line as words, spaces, values and holes. */
-function tokensOf(nodes: readonly CopyWord[]): Piece[] {
-  return piecesOf(nodes).flatMap((piece) => {
-    const [node] = piece.nodes;
-    if (piece.id !== undefined || node?.type !== 'text') return [piece];
+function tokensOf(nodes: readonly CopyWord[]): Stretch[] {
+  return stretchesOf(nodes).flatMap((stretch) => {
+    const [node] = stretch.nodes;
+    if (stretch.id !== undefined || node?.type !== 'text') return [stretch];
     return (node.text.match(/\s+|[^\s]+/g) ?? []).map((text) => ({ nodes: [{ ...node, text }] }));
   });
 }
 
-function keyOf({ id, nodes }: Piece): string {
+function keyOf({ id, nodes }: Stretch): string {
   if (id !== undefined) return `value ${id}`;
   const [node] = nodes as [CopyWord];
   const said = node.type === 'image' ? JSON.stringify(node.attrs) : node.type === 'text' ? node.text : '';

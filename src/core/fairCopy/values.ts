@@ -34,38 +34,38 @@ export function openHoles(document: CopyDocument): { id: string; label: string }
 }
 
 /** What a document has at a place: the nodes of a value or a hole, by id. */
-export function piecesById(document: CopyNode): ReadonlyMap<string, CopyWord[]> {
-  const pieces = new Map<string, CopyWord[]>();
+export function stretchesById(document: CopyNode): ReadonlyMap<string, CopyWord[]> {
+  const stretches = new Map<string, CopyWord[]>();
   for (const node of eachNode(document)) {
     if (!holdsWords(node)) continue;
-    for (const piece of piecesOf(node.content)) {
-      const id = piece.id;
-      if (id !== undefined && !pieces.has(id)) pieces.set(id, piece.nodes);
+    for (const stretch of stretchesOf(node.content)) {
+      const id = stretch.id;
+      if (id !== undefined && !stretches.has(id)) stretches.set(id, stretch.nodes);
     }
   }
-  return pieces;
+  return stretches;
 }
 
 /** A line's nodes with those of one value together. */
-export interface Piece {
+export interface Stretch {
   /** of a value or a hole */
   id?: string;
   nodes: CopyWord[];
 }
 
-export function piecesOf(nodes: readonly CopyWord[]): Piece[] {
-  const pieces: Piece[] = [];
+export function stretchesOf(nodes: readonly CopyWord[]): Stretch[] {
+  const stretches: Stretch[] = [];
   for (const node of nodes) {
     const id = node.type === 'hole' ? node.attrs.id : valueMark(node)?.id;
-    const last = pieces.at(-1);
+    const last = stretches.at(-1);
     if (id !== undefined && last?.id === id && node.type !== 'hole') last.nodes.push(node);
-    else pieces.push(id === undefined ? { nodes: [node] } : { id, nodes: [node] });
+    else stretches.push(id === undefined ? { nodes: [node] } : { id, nodes: [node] });
   }
-  return pieces;
+  return stretches;
 }
 
 /** Whether the words of a value are no longer what the records say. */
-export function isChanged({ nodes }: Piece): boolean {
+export function isChanged({ nodes }: Stretch): boolean {
   const mark = nodes[0] && valueMark(nodes[0]);
   return mark !== undefined && nodes.map((node) => wordsOf(node)).join('') !== mark.said;
 }

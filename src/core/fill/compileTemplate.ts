@@ -7,17 +7,17 @@ import { compileCondition } from './compile/condition';
 import { newScope, type CompileContext } from './compile/newScope';
 import { compileLine, compileWords, mailboxes } from './compile/words';
 import { report, type Scope } from './paths/scope';
-import type { Piece, Run } from './run';
+import type { Emit, Run } from './run';
 
 /** A template judged and made ready: filled any number of times, for any records of its business. */
 export interface CompiledTemplate {
   head: TemplateHead;
   blanks: ReadonlyMap<string, BlankDefinition>;
-  subject: Piece;
+  subject: Emit;
   replyTo?: (run: Run) => string;
   copy?: (run: Run) => string;
   blindCopy?: (run: Run) => string;
-  body: Piece;
+  body: Emit;
   /** whether what its head says of when it fits holds; absent where it says nothing */
   fits?: (run: Run) => boolean;
   /** how many slots its fields need for what they are read from */
@@ -48,7 +48,7 @@ export function compileTemplate(
     ...(head.blindCopy ? { blindCopy: compileLine(head.blindCopy, judged, mailboxes) } : {}),
     ...(fits ? { fits } : {}),
     body: compileBlocks(document.content, judged),
-    slots: scope.slotCount.all,
+    slots: scope.tally.slotCount,
   };
   return problems.length ? { compiled: undefined, problems: eachOnce(problems) } : { compiled, problems: [] };
 }

@@ -4,8 +4,8 @@ import type { RecordBook } from '../records/recordBook';
 import type { Recipient } from '../records/which/chooseRecipient';
 import type { Situation } from '../records/which/situation';
 import type { CompiledTemplate } from './compileTemplate';
-import type { Addressee, Outcome } from './filled';
-import { houseOf } from './house';
+import type { Addressee, FillResult } from './filled';
+import { commonToLetters } from './commonToLetters';
 import { newRun } from './newRun';
 import type { PageWriter, WordWriter } from './write/writer';
 
@@ -24,14 +24,14 @@ export function fillInto(
   page: PageWriter,
   subject: (write: (words: WordWriter) => void) => void,
   { notes = true } = {},
-): Outcome {
+): FillResult {
   const sender = senderOf(template, situation);
-  const { formats, words: house } = houseOf(template, situation.book);
+  const { formats, words: kept } = commonToLetters(template, situation.book);
   const run = newRun({
     situation: sender === situation.sender ? situation : { ...situation, sender },
     formats,
     answers: withDefaults(template, answers),
-    house,
+    kept,
     notes: notes ? [] : undefined,
     page,
     slots: template.slots,
@@ -41,7 +41,7 @@ export function fillInto(
     template.subject(run);
   });
   const { notes: written = [], holes } = run;
-  const outcome: Outcome = {
+  const outcome: FillResult = {
     from: fromOf(template, run.situation),
     to: [],
     copies: [],

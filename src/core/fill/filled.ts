@@ -40,7 +40,7 @@ export interface Addressee {
 }
 
 /** What a filling gives besides what was written. */
-export interface Outcome {
+export interface FillResult {
   /** whoever the letter comes from, as the template says; an address that is missing is empty */
   from: Addressee;
   to: Addressee[];
@@ -55,7 +55,7 @@ export interface Outcome {
 }
 
 /** A template filled for one situation. */
-export interface Filled extends Outcome {
+export interface Filled extends FillResult {
   subject: string;
   text: string;
   /** where in the text the signature begins that it ends with; absent where it does not end with one */

@@ -6,14 +6,14 @@ import { LineWriter } from './write/lineWriter';
 import type { PageWriter } from './write/writer';
 
 /** What one filling differs from another by. */
-type Beginning = Pick<Run, 'situation' | 'answers' | 'house' | 'notes' | 'page'> & {
+type Beginning = Pick<Run, 'situation' | 'answers' | 'kept' | 'notes' | 'page'> & {
   formats: Formats;
   /** how many the template's fields need */
   slots: number;
 };
 
 /** A filling that begins. */
-export function newRun({ situation, formats, answers, house, notes, page, slots }: Beginning): Run {
+export function newRun({ situation, formats, answers, kept, notes, page, slots }: Beginning): Run {
   return {
     situation,
     book: situation.book,
@@ -25,7 +25,7 @@ export function newRun({ situation, formats, answers, house, notes, page, slots 
     answers,
     owners: new Array<unknown>(slots),
     origins: new Array<Origin | undefined>(slots),
-    house,
+    kept,
     notes,
     holes: [],
     words: page,
@@ -39,7 +39,7 @@ export function askingRun(situation: Situation, language: string | undefined, sl
     situation,
     formats: formatsOf(situation.book, language),
     answers: new Map(),
-    house: [],
+    kept: [],
     notes: undefined,
     page: new LineWriter() as unknown as PageWriter,
     slots,

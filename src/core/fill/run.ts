@@ -3,10 +3,10 @@ import type { RecordBook } from '../records/recordBook';
 import type { Situation } from '../records/which/situation';
 import type { Formats } from './formats/formats';
 import type { Hole, Note } from './filled';
-import type { KeptWords } from './house';
+import type { KeptWords } from './commonToLetters';
 import type { PageWriter, WordWriter } from './write/writer';
 
-/** One filling under way. Pieces read from it and write into it. */
+/** One filling under way: what was compiled reads from it and writes into it. */
 export interface Run extends Deriving {
   situation: Situation;
   book: RecordBook;
@@ -21,8 +21,8 @@ export interface Run extends Deriving {
   owners: unknown[];
   /** what notes say of these, by slot */
   origins: (Origin | undefined)[];
-  /** what fields of the house said in the letters before, by number */
-  house: (KeptWords | undefined)[];
+  /** what fields of the business said in the letters before, by number */
+  kept: (KeptWords | undefined)[];
   /** absent where nobody asks for them */
   notes: Note[] | undefined;
   holes: Hole[];
@@ -62,4 +62,4 @@ function roundOf({ frames, situation }: Run): string {
 }
 
 /** Compiled from a part of a template: writes what it says. */
-export type Piece = (run: Run) => void;
+export type Emit = (run: Run) => void;

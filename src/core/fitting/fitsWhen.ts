@@ -23,5 +23,5 @@ function compile(head: TemplateHead, schema: Schema): Holds {
   const scope = newScope({ schema, passages: new Map() }, head, []);
   const holds = compileCondition(head.fitsWhen!, scope, (message) => problems.push(message));
   if (problems.length) return () => false;
-  return (situation) => holds(askingRun(situation, head.language, scope.slotCount.all));
+  return (situation) => holds(askingRun(situation, head.language, scope.tally.slotCount));
 }

@@ -31,6 +31,20 @@ export interface Fit {
 /** What was sent within so many days is hardly wanted again. */
 const LATELY = 7;
 
+/** What counts for a template, and against it; the sum of these is its place. */
+const WEIGHT = {
+  /** it is the moment for it; and against it, when it would say what is not so */
+  moment: 4,
+  /** each time that the member has used it, so many times at most */
+  use: 0.1,
+  mostUses: 20,
+  /** it was sent for this record before, or even lately */
+  sent: -3,
+  sentLately: -6,
+  /** the client does not read its language */
+  foreign: -100,
+};
+
 export interface FittingTemplates {
   /** those for this record at this moment, likeliest first */
   fitting: Fit[];
@@ -39,10 +53,10 @@ export interface FittingTemplates {
 }
 
 /**
- * Which templates fit a record, by plain rules in this order: it starts from the same kind of record; its head says
- * that it fits, or where that says nothing it is for the state the invoice is in, or the time there is to the visit; the
- * member has used it before. One already sent for this record stands further down, and far down when that was lately;
- * one in a language that the client does not read comes last.
+ * Which templates fit a record: those that start from the same kind of record and would not say what is not so. Their
+ * place is one sum (WEIGHT): whether its head says that it fits, or where that says nothing its words tell that it is the
+ * moment for it; how often the member has used it; that it was sent for this record before; that it is in a language
+ * which the client does not read.
  * @param letters the letters written before: all about this record, and the member's own
  */
 export function fittingTemplates(
@@ -77,10 +91,10 @@ export function fittingTemplates(
     scored.push({
       fit: { key, reason: foreign ?? (words ? capital(words) : use) },
       score:
-        apt * 4 +
-        Math.min(used, 20) / 10 -
-        (sentOn === undefined ? 0 : book.today - sentOn < LATELY ? 6 : 3) -
-        (foreign ? 100 : 0),
+        apt * WEIGHT.moment +
+        Math.min(used, WEIGHT.mostUses) * WEIGHT.use +
+        (sentOn === undefined ? 0 : book.today - sentOn < LATELY ? WEIGHT.sentLately : WEIGHT.sent) +
+        (foreign ? WEIGHT.foreign : 0),
       fits: sameStart && apt >= 0,
     });
   }

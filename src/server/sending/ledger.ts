@@ -4,7 +4,7 @@ import {
   concludeTries,
   releaseClaim,
   type Claim,
-  type Outcome,
+  type TryOutcome,
 } from '../../data/repositories/sending/outgoing';
 import { noteTrouble } from '../../data/repositories/sending/sendingTrouble';
 import { now } from '../clock';
@@ -17,7 +17,7 @@ const WRITE_AGAIN = [100, 500, 1000, 2000, 4000, 8000, 15_000, 30_000];
 export class Ledger {
   readonly #database: Database;
   readonly #begin: (claim: Claim) => Promise<ReadonlySet<string>>;
-  readonly #conclude: (tried: { claim: Claim; outcome: Outcome }) => Promise<void>;
+  readonly #conclude: (tried: { claim: Claim; outcome: TryOutcome }) => Promise<void>;
 
   constructor(database: Database) {
     this.#database = database;
@@ -35,7 +35,7 @@ export class Ledger {
   }
 
   /** What became of a try. */
-  async conclude(claim: Claim, outcome: Outcome): Promise<void> {
+  async conclude(claim: Claim, outcome: TryOutcome): Promise<void> {
     await this.#conclude({ claim, outcome });
   }
 

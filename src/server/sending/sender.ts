@@ -9,7 +9,7 @@ import type { MailServer } from '../../post/mailConnection';
 import { MailConnections } from '../../post/mailConnections';
 import { now } from '../clock';
 import { Ledger } from './ledger';
-import { tryLetter, type Sending } from './tryLetter';
+import { tryLetter, type SendingMeans } from './tryLetter';
 
 /** How many letters go at once, each over a connection of its own; fewer where the server wants that. */
 const CONNECTIONS = 16;
@@ -26,7 +26,7 @@ const BEAT = 5_000;
  */
 export class Sender {
   readonly #database: Database;
-  readonly #sending: Sending;
+  readonly #sending: SendingMeans;
   readonly #inHand = new Set<Promise<void>>();
   #id = randomUUID();
   #looked = 0;

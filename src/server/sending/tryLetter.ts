@@ -2,7 +2,7 @@ import { readMailboxes } from '../../core/addressing/addresses';
 import { imageSources } from '../../core/fill/write/images';
 import { SCHEMA_DEFAULTS } from '../../core/records/defaults';
 import type { Database } from '../../data/database';
-import type { Outcome, OutgoingLetter } from '../../data/repositories/sending/outgoing';
+import type { TryOutcome, OutgoingLetter } from '../../data/repositories/sending/outgoing';
 import { picturesOfBusiness } from '../../data/repositories/pictures';
 import { compose } from '../../post/compose';
 import type { HandOver } from '../../post/mailConnection';
@@ -12,7 +12,7 @@ import type { Ledger } from './ledger';
 /** Seconds until each further try after a refusal for now; after the last the letter has failed. */
 const TRY_AGAIN_SECONDS = [3, 6, 15, 60, 300, 900, 3600, 3600, 7200, 14_400, 28_800, 57_600, 57_600];
 
-const UNKNOWN: Outcome = {
+const UNKNOWN: TryOutcome = {
   status: 'may have arrived',
   detail:
     'The connection ended while the mail server was taking the letter, before it said whether it had. Ask the client, or look among what your mailbox has sent.',
@@ -24,7 +24,7 @@ const MOST_TRIES = TRY_AGAIN_SECONDS.length + 7;
 const GIVEN_UP = 'It was tried many times, and each time something failed before the mail server had it.';
 
 /** What a letter is sent with. */
-export interface Sending {
+export interface SendingMeans {
   database: Database;
   ledger: Ledger;
   connections: MailConnections;
@@ -35,7 +35,11 @@ export interface Sending {
  * @param trial whether it is tried to see if a trouble is over
  * @returns whether the server was met, so that no trouble of its sender is left
  */
-export async function tryLetter(sending: Sending, letter: OutgoingLetter, trial: boolean): Promise<boolean> {
+export async function tryLetter(
+  sending: SendingMeans,
+  letter: OutgoingLetter,
+  trial: boolean,
+): Promise<boolean> {
   const { ledger } = sending;
   // A worker was stopped while the server took the letter: sending it again could deliver it twice.
   if (letter.handed_over_at) {
@@ -65,7 +69,7 @@ export async function tryLetter(sending: Sending, letter: OutgoingLetter, trial:
 }
 
 async function handOver(
-  { database, ledger, connections }: Sending,
+  { database, ledger, connections }: SendingMeans,
   letter: OutgoingLetter,
 ): Promise<HandOver> {
   const html = letter.html ?? '';
@@ -104,7 +108,7 @@ async function composed(letter: Parameters<typeof compose>[0]): Promise<Buffer> 
 
 type OfLetter = Exclude<HandOver, { result: 'no server' | 'no sender' }>;
 
-function outcomeOf(handed: OfLetter, tries: number): Outcome {
+function outcomeOf(handed: OfLetter, tries: number): TryOutcome {
   switch (handed.result) {
     case 'taken': {
       const refused = handed.refused.map(({ address, words }) => `${address} was refused: ${words}`);

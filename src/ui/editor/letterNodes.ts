@@ -1,6 +1,6 @@
 import { LETTER } from '../../core/document/kinds';
-import { alignments } from '../letter/alignments';
-import { pictureAddress } from '../letter/pictureAddress';
+import { alignments } from '../document/alignments';
+import { pictureAddress } from '../document/pictureAddress';
 import { nodesOf, type NodeLooks } from './schemaExtensions';
 
 /** How the nodes of a letter look on the page, what they are pasted from, and their keys. */

@@ -5,7 +5,7 @@ import { capital } from '../../core/describe/capital';
 import type { BookingWords } from '../../core/records/bookingWords';
 import { recordPath } from './recordPath';
 import type { ShownLetter } from '../../core/contract/letters';
-import { Letters } from '../letters/Letters';
+import { Letters } from '../post/Letters';
 
 interface Props {
   /** `invoice:LPC-1048` */

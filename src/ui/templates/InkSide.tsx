@@ -10,7 +10,7 @@ import { bookingWords } from '../../core/records/bookingWords';
 import { marginGroups } from '../../core/writing/marginGroups';
 import { marginOf } from '../../core/writing/marginOf';
 import { WritingDesk, type FilledLetter } from '../../core/writing/writingDesk';
-import { CopyBlocks } from '../letter/CopyBlocks';
+import { CopyBlocks } from '../document/CopyBlocks';
 import { Margin } from '../margin/Margin';
 import type { ListEntry, ListPage } from '../../core/contract/list';
 import { askForFacts } from '../writing/askForFacts';

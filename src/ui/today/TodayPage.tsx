@@ -4,7 +4,7 @@ import type { Settings } from '../../core/contract/settings';
 import type { Today } from '../../core/contract/today';
 import { capital } from '../../core/describe/capital';
 import { NumberSetting } from '../shell/NumberSetting';
-import { NeedsSomebody } from '../letters/NeedsSomebody';
+import { NeedsSomebody } from '../post/NeedsSomebody';
 import { OccasionCard } from './OccasionCard';
 
 interface Props {

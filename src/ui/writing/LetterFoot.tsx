@@ -7,12 +7,12 @@ import { whatIsKnown } from '../../core/cures/cures';
 import { nameRecipient } from '../../core/describe/nameRecord';
 import type { LetterStore, LetterView } from './letterStore';
 import { ProofMarks } from './ProofMarks';
-import type { Problem, Sending } from './useSending';
+import type { Obstacle, Handover } from './useSending';
 
 interface Props {
   view: LetterView;
   store: LetterStore;
-  sending: Sending;
+  sending: Handover;
   onSend: () => void;
   onTakeBack: () => void;
   /** begins a new letter with the words of the one that was taken back */
@@ -89,7 +89,7 @@ function Trouble({
   onRefresh,
   onSignIn,
 }: {
-  problem: Problem;
+  problem: Obstacle;
   onRefresh: () => void;
   onSignIn: () => void;
 }) {
@@ -139,7 +139,7 @@ function Gone({
   onTakeBack,
   onWriteOn,
   after,
-}: Pick<Props, 'onTakeBack' | 'onWriteOn' | 'after'> & { sending: Extract<Sending, { state: 'kept' }> }) {
+}: Pick<Props, 'onTakeBack' | 'onWriteOn' | 'after'> & { sending: Extract<Handover, { state: 'kept' }> }) {
   const settled = useSettled();
   const unlessTwice = (event: MouseEvent) => {
     if (!settled) event.preventDefault();
@@ -186,7 +186,7 @@ function Gone({
 function StatusWords({
   sending: { status, reason, waits },
 }: {
-  sending: Extract<Sending, { state: 'kept' }>;
+  sending: Extract<Handover, { state: 'kept' }>;
 }) {
   switch (status) {
     case 'going':

@@ -2,7 +2,7 @@
 
 import { useCallback, useEffect, useRef, useState, useSyncExternalStore, type RefObject } from 'react';
 import type { LetterEditor } from '../editor/letterEditor';
-import { CopyBlocks } from '../letter/CopyBlocks';
+import { CopyBlocks } from '../document/CopyBlocks';
 import { afterPaint } from '../shell/afterPaint';
 import type { LetterStore, LetterView } from './letterStore';
 

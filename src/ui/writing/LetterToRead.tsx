@@ -1,6 +1,6 @@
 import type { FirstLetter } from '../../core/contract/writing';
 import { Fragment } from 'react';
-import { CopyBlocks } from '../letter/CopyBlocks';
+import { CopyBlocks } from '../document/CopyBlocks';
 import { AddressLines } from './AddressLines';
 
 interface Props {

@@ -49,7 +49,7 @@ export class LetterStore {
   private view: LetterView | undefined;
   private page: Page | undefined;
   /** calls the next reading off; undefined while none is waited for */
-  private callOff: (() => void) | undefined;
+  private cancelRefresh: (() => void) | undefined;
   private waitingSince = 0;
   private readonly views = new Set<() => void>();
   private readonly words = new Set<() => void>();
@@ -153,18 +153,18 @@ export class LetterStore {
   /** Something was typed. */
   readonly typed = (): void => {
     const moment = performance.now();
-    if (!this.callOff) this.waitingSince = moment;
-    this.callOff?.();
+    if (!this.cancelRefresh) this.waitingSince = moment;
+    this.cancelRefresh?.();
     const wait = Math.max(0, Math.min(PAUSE, this.waitingSince + LONGEST - moment));
     // The keystroke is painted first.
-    const timer = setTimeout(() => (this.callOff = afterPaint(this.refresh)), wait);
-    this.callOff = () => clearTimeout(timer);
+    const timer = setTimeout(() => (this.cancelRefresh = afterPaint(this.refresh)), wait);
+    this.cancelRefresh = () => clearTimeout(timer);
   };
 
   /** Works out everything that hangs on the letter as it stands. */
   private readonly refresh = (): void => {
-    this.callOff?.();
-    this.callOff = undefined;
+    this.cancelRefresh?.();
+    this.cancelRefresh = undefined;
     const now = this.now();
     if (!now) return;
     const { choices, document, filled } = now;

@@ -10,8 +10,8 @@ import { askServer, type Answer } from './askServer';
 import { dropDraft } from './drafts';
 import type { Writing } from './useWriting';
 
-export type Sending =
-  | { state: 'writing'; problem?: Problem }
+export type Handover =
+  | { state: 'writing'; problem?: Obstacle }
   | { state: 'handing over' }
   /** `letter` is the id under which the server has it */
   | {
@@ -28,7 +28,7 @@ export type Sending =
       trouble?: string;
     };
 
-export type Problem =
+export type Obstacle =
   | { kind: 'signed out' | 'offline' }
   | { kind: 'changed'; changed: ChangedFact[] }
   | { kind: 'refused'; words: string[] };
@@ -42,7 +42,7 @@ const TOO_LATE = 'It was too late to take it back: it has gone.';
 
 /** Hands the letter to the server, and follows what becomes of it. */
 export function useSending({ store, draft, draftKey }: Writing, from: string) {
-  const [sending, setSending] = useState<Sending>({ state: 'writing' });
+  const [sending, setSending] = useState<Handover>({ state: 'writing' });
   // A second press while the first is on its way is none.
   const busy = useRef(false);
 
@@ -111,7 +111,7 @@ function isOpen(status: string): boolean {
   return status === 'going';
 }
 
-function next(answer: Answer<SendAnswer | Refusal>, id: string): Sending {
+function next(answer: Answer<SendAnswer | Refusal>, id: string): Handover {
   if ('offline' in answer) return { state: 'writing', problem: { kind: 'offline' } };
   const { body } = answer;
   switch (body.result) {

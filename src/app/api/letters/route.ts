@@ -8,7 +8,7 @@ import { findLetters } from '../../../server/letters/findLetters';
 import { post } from '../../../server/letters/post';
 import { sendLetter } from '../../../server/sending/sendLetter';
 import { showLetters } from '../../../server/letters/showLetters';
-import { letterEntry } from '../../../ui/letters/letterEntry';
+import { letterEntry } from '../../../ui/post/letterEntry';
 import { readStartingPoint } from '../../startingPoint';
 import { asMember } from '../asMember';
 import { readJson, Refused } from '../readJson';

@@ -1,5 +1,5 @@
 import { withImagesAt } from '../../../core/fill/write/images';
-import { pictureAddress } from '../../../ui/letter/pictureAddress';
+import { pictureAddress } from '../../../ui/document/pictureAddress';
 import { oneLetter } from '../../../server/letters/oneLetter';
 import { asMember } from '../../api/asMember';
 

@@ -4,7 +4,7 @@ import { cache } from 'react';
 import { oneLetter } from '../../../server/letters/oneLetter';
 import { whyLetterWaits } from '../../../server/sending/sendingState';
 import { showLetters } from '../../../server/letters/showLetters';
-import { LetterPaper } from '../../../ui/letters/LetterPaper';
+import { LetterPaper } from '../../../ui/post/LetterPaper';
 import { requireMember } from '../../session';
 
 type Props = { params: Promise<{ id: string }> };

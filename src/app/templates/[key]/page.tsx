@@ -5,7 +5,7 @@ import { templateInPencil } from '../../../server/templates/templateInPencil';
 import { printTemplate } from '../../../core/template/text/printTemplate';
 import { wordsFacts } from '../../../server/templates/wordsContext';
 import { TemplateDesk } from '../../../ui/templates/TemplateDesk';
-import { PencilLetter } from '../../../ui/letter/PencilLetter';
+import { PencilLetter } from '../../../ui/document/PencilLetter';
 import { requireMember } from '../../session';
 
 type Props = { params: Promise<{ key: string }> };

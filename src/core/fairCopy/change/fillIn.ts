@@ -1,7 +1,7 @@
 import { sortMarks } from '../../document/marks';
 import { valueMark } from '../../document/eachNode';
 import type { CopyDocument, CopyMark, CopyWord } from '../../document/copyDocument';
-import { mapPieces } from './mapPieces';
+import { mapStretches } from './mapStretches';
 
 /**
  * Writes words where a field is missing or says something else. They count as written by hand: they stay when
@@ -11,7 +11,7 @@ import { mapPieces } from './mapPieces';
 export function fillIn(document: CopyDocument, ids: ReadonlySet<string>, words: string): CopyDocument {
   const typed = words.replace(/\s+$/, '');
   if (!typed.trim()) return document;
-  return mapPieces(document, ({ id, nodes }) => {
+  return mapStretches(document, ({ id, nodes }) => {
     if (id === undefined || !ids.has(id)) return undefined;
     const [first] = nodes as [CopyWord];
     const said = valueMark(first)?.said ?? '';

@@ -1,13 +1,13 @@
 import type { Blank } from '../../document/templateDocument';
 import { typeOfBlank } from '../blanks';
 import { nextPart, placeOf, refused, type Scope } from '../paths/scope';
-import { placeId, type Piece } from '../run';
+import { placeId, type Emit } from '../run';
 import { compileSteps, stepsInWords } from '../steps/compileSteps';
 import { rawOf } from '../values';
 import { writeValue } from './writeValue';
 
 /** Compiles a blank: its answer as a value of its type. */
-export function compileBlank(node: Blank, scope: Scope): Piece {
+export function compileBlank(node: Blank, scope: Scope): Emit {
   const { steps: asked } = node.attrs;
   const definition = scope.blanks.get(node.attrs.name)!;
   const type = typeOfBlank(definition.answer);

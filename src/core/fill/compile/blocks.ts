@@ -1,12 +1,12 @@
 import type { Block, ListChild, Row, TableCell } from '../../document/templateDocument';
 import { nextPart, type Scope } from '../paths/scope';
-import { placeId, type Piece } from '../run';
+import { placeId, type Emit } from '../run';
 import type { BlockLook } from '../write/writer';
 import { listIn, listRuns } from './listRuns';
 import { compileSection, compileWhen, enterPassage, sequence } from './structure';
 import { compileWords } from './words';
 
-export function compileBlocks(blocks: readonly Block[], scope: Scope): Piece {
+export function compileBlocks(blocks: readonly Block[], scope: Scope): Emit {
   return sequence(
     listRuns(blocks, scope).map((run) =>
       run.length === 1 ? compileBlock(run[0]!, scope) : compileListRun(run, scope),
@@ -15,10 +15,10 @@ export function compileBlocks(blocks: readonly Block[], scope: Scope): Piece {
 }
 
 /** A list whose items stand in passages, too. */
-function compileListRun(run: readonly Block[], scope: Scope): Piece {
+function compileListRun(run: readonly Block[], scope: Scope): Emit {
   const lists = run.map((block) => listIn(block, scope)!);
   const part = nextPart(scope);
-  const items = run.map((block, i): Piece => {
+  const items = run.map((block, i): Emit => {
     const entered = block.type === 'passage' ? enterPassage(block, scope) : undefined;
     return compileItems(lists[i]!.content, entered?.scope ?? scope);
   });
@@ -33,7 +33,7 @@ function lookOf(type: BlockLook['type'], attrs?: BlockLook['attrs']): BlockLook 
 }
 
 /** A block around what stands in it. */
-function enclosed(part: string, block: BlockLook, inner: Piece): Piece {
+function enclosed(part: string, block: BlockLook, inner: Emit): Emit {
   return (run) => {
     const { page } = run;
     page.beginBlock(page.keepsPlaces ? placeId(part, run) : part, block);
@@ -42,7 +42,7 @@ function enclosed(part: string, block: BlockLook, inner: Piece): Piece {
   };
 }
 
-function compileBlock(block: Block, scope: Scope): Piece {
+function compileBlock(block: Block, scope: Scope): Emit {
   const part = nextPart(scope);
   switch (block.type) {
     case 'paragraph':
@@ -72,9 +72,9 @@ function compileBlock(block: Block, scope: Scope): Piece {
   }
 }
 
-function compileItems(children: readonly ListChild[], scope: Scope): Piece {
+function compileItems(children: readonly ListChild[], scope: Scope): Emit {
   return sequence(
-    children.map((child): Piece => {
+    children.map((child): Emit => {
       if (child.type === 'section') return compileSection(child, scope, compileItems);
       if (child.type === 'when') return compileWhen(child, scope, compileItems);
       if (child.type === 'comment') return () => {};
@@ -83,9 +83,9 @@ function compileItems(children: readonly ListChild[], scope: Scope): Piece {
   );
 }
 
-function compileRows(rows: readonly Row[], scope: Scope): Piece {
+function compileRows(rows: readonly Row[], scope: Scope): Emit {
   return sequence(
-    rows.map((row): Piece => {
+    rows.map((row): Emit => {
       if (row.type === 'section') return compileSection(row, scope, compileRows);
       if (row.type === 'when') return compileWhen(row, scope, compileRows);
       if (row.type === 'comment') return () => {};
@@ -94,7 +94,7 @@ function compileRows(rows: readonly Row[], scope: Scope): Piece {
   );
 }
 
-function compileCells(cells: readonly TableCell[], scope: Scope): Piece {
+function compileCells(cells: readonly TableCell[], scope: Scope): Emit {
   return sequence(
     cells.map(({ content }) => enclosed('', lookOf('tableCell'), compileWords(content, scope))),
   );

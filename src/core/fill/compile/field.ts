@@ -1,21 +1,21 @@
 import type { Place } from '../../problems/problem';
 import type { Field } from '../../document/templateDocument';
 import { factPhrase } from '../describe/factPhrase';
-import type { KeptWords } from '../house';
+import type { KeptWords } from '../commonToLetters';
 import { resolvePath, type ResolvedPath } from '../paths/resolvePath';
 import { nextPart, placeOf, refused, type Scope } from '../paths/scope';
-import { placeId, type Origin, type Piece, type Run } from '../run';
+import { placeId, type Origin, type Emit, type Run } from '../run';
 import { compileSteps, stepsInWords, wholeRecord, type CompiledSteps } from '../steps/compileSteps';
 import { rawOf } from '../values';
 import { escapeWithBreaks } from '../write/escape';
 import { missingFact, ownerName } from './missing';
-import { isOfHouse, originOf, slotOf } from './source';
+import { isOfBusiness, originOf, slotOf } from './source';
 import { withLineFeeds, wording, worked, writeValue, writeWords } from './writeValue';
 
 /** A field as data, said by the functions below: one of each field's own would be a call of its own each time. */
 export interface CompiledField {
-  /** one of the house is found once for many letters */
-  type: 'field' | 'field of the house';
+  /** a kept one is found once for many letters */
+  type: 'field' | 'kept field';
   /** names its place in the letter */
   part: string;
   path: ResolvedPath;
@@ -33,21 +33,21 @@ export interface CompiledField {
   said: string;
   /** the fact as it would be stored */
   raw: ReturnType<typeof rawOf>;
-  /** counts the fields of the house */
+  /** counts the kept fields */
   number: number;
 }
 
 /** Compiles a field: what it says, its note, and its hole where the fact is missing. */
-export function compileField(node: Field, scope: Scope): CompiledField | Piece {
+export function compileField(node: Field, scope: Scope): CompiledField | Emit {
   const { path: written, steps: asked } = node.attrs;
   const path = resolvePath(written, scope);
   if (typeof path === 'string') return refused(node, path, scope);
   const steps = compileSteps(asked, path.type, scope, path);
   if (typeof steps === 'string') return refused(node, steps, scope);
   if (steps.type.kind === 'record') return refused(node, wholeRecord(steps.type, scope, written), scope);
-  const ofHouse = steps.text && isOfHouse(path);
+  const isKept = steps.text && isOfBusiness(path);
   const field: CompiledField = {
-    type: ofHouse ? 'field of the house' : 'field',
+    type: isKept ? 'kept field' : 'field',
     part: nextPart(scope),
     path,
     place: placeOf(scope, node),
@@ -59,7 +59,7 @@ export function compileField(node: Field, scope: Scope): CompiledField | Piece {
     stepsInWords: stepsInWords(asked),
     said: factPhrase(path.said, asked, path.type),
     raw: rawOf(path.type),
-    number: ofHouse ? scope.houseCount.all++ : 0,
+    number: isKept ? scope.tally.keptCount++ : 0,
   };
   if (steps.type.kind !== 'image') return field;
   const nameOfOwner = ownerName(path);
@@ -81,12 +81,12 @@ export function sayField(
   if (said === undefined || run.notes) tell(field, owner, stored, said, run);
 }
 
-/** Writes what a field says of the house, which it may have said in the letter before. */
-export function sayOfHouse(field: CompiledField, run: Run): void {
+/** Writes what a field says of the business, which it may have said in the letter before. */
+export function sayKeptField(field: CompiledField, run: Run): void {
   const owner = ownerIn(run, field);
-  let kept = run.house[field.number];
+  let kept = run.kept[field.number];
   if (kept === undefined || kept.owner !== owner) {
-    run.house[field.number] = kept = wordsOf(field, owner, run);
+    run.kept[field.number] = kept = wordsOf(field, owner, run);
   }
   const { stored, said, html } = kept;
   if (said !== undefined) writeWords(field.part, said, html, run);

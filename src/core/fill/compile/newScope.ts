@@ -34,11 +34,14 @@ export function newScope(
     blanks: new Map(),
     places: context.places ?? new WeakMap(),
     file: context.file ?? head.name,
-    parts: { of: context.key === undefined ? '' : `${context.key}:`, count: 0 },
-    slots: new Map(),
-    slotCount: { all: 0 },
-    houseCount: { all: 0 },
-    problems,
+    tally: {
+      of: context.key === undefined ? '' : `${context.key}:`,
+      parts: 0,
+      slots: new Map(),
+      slotCount: 0,
+      keptCount: 0,
+      problems,
+    },
     compileCondition,
   };
 }

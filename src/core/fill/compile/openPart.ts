@@ -1,9 +1,9 @@
 import type { Gap, Unfinished } from '../../document/templateDocument';
 import { nextPart, placeOf, type Scope } from '../paths/scope';
-import { placeId, type Piece } from '../run';
+import { placeId, type Emit } from '../run';
 
 /** A gap or an unfinished part: its words stand there, and it is a hole. */
-export function compileOpen(node: Gap | Unfinished, scope: Scope): Piece {
+export function compileOpen(node: Gap | Unfinished, scope: Scope): Emit {
   const place = placeOf(scope, node);
   const { words } = node.attrs;
   const reason =

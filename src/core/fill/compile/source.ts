@@ -15,17 +15,17 @@ export function originOf(path: ResolvedPath, scope: Scope): (owner: unknown, run
  * path begins in, for all fields of a record.
  */
 export function slotOf({ ownerPath, depth }: ResolvedPath, scope: Scope): number {
-  const { slots } = depth === undefined ? scope : scope.frames[depth]!;
-  const slot = slots.get(ownerPath) ?? scope.slotCount.all++;
+  const { slots } = depth === undefined ? scope.tally : scope.frames[depth]!;
+  const slot = slots.get(ownerPath) ?? scope.tally.slotCount++;
   slots.set(ownerPath, slot);
   return slot;
 }
 
 /**
- * Whether a fact is the house's own: of the business or somebody in it. What a field says of it depends on that record,
+ * Whether a fact is of the business or somebody in it. What a field says of it depends on that record,
  * the book and the template alone, so that it is kept for the next letter; only conditions on a list ask for more.
  */
-export function isOfHouse({ ownerKind, type }: ResolvedPath): boolean {
+export function isOfBusiness({ ownerKind, type }: ResolvedPath): boolean {
   return (ownerKind === 'business' || ownerKind === 'member') && type.kind !== 'collection';
 }
 

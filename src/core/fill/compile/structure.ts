@@ -2,27 +2,27 @@ import type { PassageUse, Section, When } from '../../document/templateDocument'
 import { didYouMean } from '../../problems/nearest';
 import { resolvePath } from '../paths/resolvePath';
 import { report, within, type ReadPassage, type Scope } from '../paths/scope';
-import type { Frame, Piece } from '../run';
+import type { Frame, Emit } from '../run';
 import { compileSteps, valueOf } from '../steps/compileSteps';
 import { isMissing } from '../values';
 import { compileCondition } from './condition';
 
 /** Compiles the children of a structure, whatever they are. */
-export type CompileAll<Child> = (children: readonly Child[], scope: Scope) => Piece;
+export type CompileAll<Child> = (children: readonly Child[], scope: Scope) => Emit;
 
-const NOTHING: Piece = () => {};
+const NOTHING: Emit = () => {};
 
-/** Pieces one after another as one. */
-export function sequence(pieces: readonly Piece[]): Piece {
-  if (pieces.length === 0) return NOTHING;
-  if (pieces.length === 1) return pieces[0]!;
-  const count = pieces.length;
+/** What is written one after another, as one. */
+export function sequence(emits: readonly Emit[]): Emit {
+  if (emits.length === 0) return NOTHING;
+  if (emits.length === 1) return emits[0]!;
+  const count = emits.length;
   return (run) => {
-    for (let i = 0; i < count; i++) pieces[i]!(run);
+    for (let i = 0; i < count; i++) emits[i]!(run);
   };
 }
 
-export function compileSection<Child>(node: Section<Child>, scope: Scope, all: CompileAll<Child>): Piece {
+export function compileSection<Child>(node: Section<Child>, scope: Scope, all: CompileAll<Child>): Emit {
   const { inverted, path: written, steps: asked } = node.attrs;
   const path = resolvePath(written, scope);
   if (typeof path === 'string') {
@@ -70,7 +70,7 @@ export function compileSection<Child>(node: Section<Child>, scope: Scope, all: C
   };
 }
 
-export function compileWhen<Child>(node: When<Child>, scope: Scope, all: CompileAll<Child>): Piece {
+export function compileWhen<Child>(node: When<Child>, scope: Scope, all: CompileAll<Child>): Emit {
   const { condition } = node.attrs;
   const holds = compileCondition(condition, scope, (message) => report(scope, node, message));
   const [branch, other] = node.content;

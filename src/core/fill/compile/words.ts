@@ -1,21 +1,21 @@
 import type { Image, Inline, Line, Mark, PassageUse, Text } from '../../document/templateDocument';
 import { longestRun, markKey, withoutMark } from '../../document/marks';
 import { nextPart, refused, type Scope } from '../paths/scope';
-import { placeId, type Piece, type Run } from '../run';
+import { placeId, type Emit, type Run } from '../run';
 import { safeAddress } from '../../document/safeAddress';
 import { AddressWriter, LineWriter, MailboxWriter } from '../write/lineWriter';
 import { literal, type Literal } from '../write/writer';
 import { compileBlank } from './blank';
-import { compileField, sayField, sayOfHouse, type CompiledField } from './field';
+import { compileField, sayField, sayKeptField, type CompiledField } from './field';
 import { compileOpen } from './openPart';
 import { signatureOf } from './signature';
 import { compileSection, compileWhen, enterPassage } from './structure';
 
 /** What a run of words is made of: by their types, words and fields are written without a call through a variable. */
-type Part = Literal | CompiledField | { type: 'piece'; write: Piece };
+type Part = Literal | CompiledField | { type: 'other'; write: Emit };
 
 /** Compiles inline words; runs that share a mark are wrapped once. */
-export function compileWords(nodes: readonly Inline[], scope: Scope): Piece {
+export function compileWords(nodes: readonly Inline[], scope: Scope): Emit {
   const parts: Part[] = [];
   const clean = withoutComments(nodes);
   for (let at = 0; at < clean.length;) {
@@ -45,8 +45,8 @@ export function compileWords(nodes: readonly Inline[], scope: Scope): Piece {
         case 'field':
           sayField(part, run);
           break;
-        case 'field of the house':
-          sayOfHouse(part, run);
+        case 'kept field':
+          sayKeptField(part, run);
           break;
         default:
           part.write(run);
@@ -55,8 +55,8 @@ export function compileWords(nodes: readonly Inline[], scope: Scope): Piece {
   };
 }
 
-function partOf(compiled: Piece | CompiledField): Part {
-  return typeof compiled === 'function' ? { type: 'piece', write: compiled } : compiled;
+function partOf(compiled: Emit | CompiledField): Part {
+  return typeof compiled === 'function' ? { type: 'other', write: compiled } : compiled;
 }
 
 /** Compiles a line to a text: a subject, a header, an address. */
@@ -75,13 +75,13 @@ const linkAddress: MakeWriter = (run) => new AddressWriter(run.formats.settings.
 /** Writes a header's line of mail addresses. */
 export const mailboxes: MakeWriter = () => new MailboxWriter();
 
-/** What a piece says as one line of text. */
-function asText(piece: Piece, writerFor = plainLine): (run: Run) => string {
+/** What words say as one line of text. */
+function asText(emit: Emit, writerFor = plainLine): (run: Run) => string {
   return (run) => {
     const before = run.words;
     const writer = writerFor(run);
     run.words = writer;
-    piece(run);
+    emit(run);
     run.words = before;
     return writer.end();
   };
@@ -113,7 +113,7 @@ function copyPlace<T extends object>(from: T, to: T, scope: Scope): T {
   return to;
 }
 
-function compileMark(mark: Mark, inner: Piece, scope: Scope): Piece {
+function compileMark(mark: Mark, inner: Emit, scope: Scope): Emit {
   if (mark.type !== 'link') {
     return (run) => {
       run.words.beginMark(mark);
@@ -134,7 +134,7 @@ function compileMark(mark: Mark, inner: Piece, scope: Scope): Piece {
 
 const SIGNATURE = { type: 'signature' } as const;
 
-function compileNode(node: Exclude<Inline, Text>, scope: Scope): Piece | CompiledField {
+function compileNode(node: Exclude<Inline, Text>, scope: Scope): Emit | CompiledField {
   switch (node.type) {
     case 'break':
       return (run) => run.words.lineBreak();
@@ -180,7 +180,7 @@ function compileNode(node: Exclude<Inline, Text>, scope: Scope): Piece | Compile
   }
 }
 
-function compileImage(node: Image, scope: Scope): Piece {
+function compileImage(node: Image, scope: Scope): Emit {
   const { source, description, link: leadsTo, width, styles } = node.attrs;
   const sourceOf = compileLine(source, scope);
   const descriptionOf = compileLine(description, scope);
@@ -197,7 +197,7 @@ function compileImage(node: Image, scope: Scope): Piece {
   };
 }
 
-function compileInlinePassage(node: PassageUse, scope: Scope): Piece {
+function compileInlinePassage(node: PassageUse, scope: Scope): Emit {
   const entered = enterPassage(node, scope);
   if (!entered) return () => {};
   const blocks = entered.used.passage.document.content.filter((block) => block.type !== 'comment');

@@ -19,7 +19,21 @@ interface FrameScope {
   slots: Map<string, number>;
 }
 
-/** Everything a part of a template is judged by while it is compiled. */
+/** What is counted through a whole template while it is compiled, whatever part of it is. */
+interface Tally {
+  /** names the parts of the template, each differently */
+  of: string;
+  parts: number;
+  /** where a filling keeps what fields are read from: a slot for each path that begins with no section */
+  slots: Map<string, number>;
+  /** how many slots there are, those of sections among them */
+  slotCount: number;
+  /** how many fields are kept */
+  keptCount: number;
+  problems: Problem[];
+}
+
+/** Everything a part of a template is judged by, where it stands, while it is compiled. */
 export interface Scope {
   schema: Schema;
   startsFrom: StartingKind;
@@ -38,15 +52,7 @@ export interface Scope {
   /** the places of the file this part stands in */
   places: Places;
   file: string;
-  /** names the parts of the template, each differently */
-  parts: { of: string; count: number };
-  /** where a filling keeps what fields are read from: a slot for each path that begins with no section */
-  slots: Map<string, number>;
-  /** how many slots there are, those of sections among them */
-  slotCount: { all: number };
-  /** how many fields are of the house */
-  houseCount: { all: number };
-  problems: Problem[];
+  tally: Tally;
   /** compiles the condition of a `where`; here because conditions are made of steps again */
   compileCondition: (
     condition: Condition,
@@ -61,12 +67,12 @@ export function placeOf(scope: Scope, node: object): Place {
 }
 
 /** A name for the next part of the template; the same at every compilation of the same template. */
-export function nextPart({ parts }: Scope): string {
-  return `${parts.of}${(parts.count++).toString(36)}`;
+export function nextPart({ tally }: Scope): string {
+  return `${tally.of}${(tally.parts++).toString(36)}`;
 }
 
 export function report(scope: Scope, node: object, message: string): void {
-  scope.problems.push({ ...placeOf(scope, node), message });
+  scope.tally.problems.push({ ...placeOf(scope, node), message });
 }
 
 /** Reports what is wrong with a part; what stands for it says nothing. */

@@ -8,11 +8,11 @@ import { heldIndex, PLACEHOLDERS, type Held } from './placeholders';
 import { readAttributes, type Attributes } from './readAttributes';
 
 /** A run of words before brackets and attributes have found each other. */
-type Piece =
+type Phrase =
   | { kind: 'words'; text: string }
   | { kind: 'held'; held: Held }
   | { kind: 'node'; node: Exclude<PhrasingContent, { type: 'text' }>; attributes?: Attributes }
-  | { kind: 'span'; attributes: Attributes; pieces: Piece[] };
+  | { kind: 'span'; attributes: Attributes; phrases: Phrase[] };
 
 /** Deeper marks than this are refused. */
 const DEEPEST_MARKS = 100;
@@ -30,7 +30,7 @@ export class WordReader {
   ) {}
 
   read(nodes: readonly PhrasingContent[], marks: readonly Mark[] = []): Inline[] {
-    return this.inline(this.pieces(nodes), marks);
+    return this.inline(this.phrases(nodes), marks);
   }
 
   /** Words in which Markdown means nothing: fields are filled, a literal `{{` is one, all else stands as written. */
@@ -54,30 +54,30 @@ export class WordReader {
     return copy;
   }
 
-  private pieces(nodes: readonly PhrasingContent[]): Piece[] {
-    const pieces: Piece[] = [];
+  private phrases(nodes: readonly PhrasingContent[]): Phrase[] {
+    const phrases: Phrase[] = [];
     for (const node of nodes) {
       if (node.type !== 'text') {
-        pieces.push({ kind: 'node', node });
+        phrases.push({ kind: 'node', node });
         continue;
       }
       for (const part of node.value.split(PLACEHOLDERS)) {
         const held = this.heldBy(part);
-        if (held?.kind === 'attributes') this.attach(held, pieces);
-        else if (held) pieces.push({ kind: 'held', held });
-        else if (part) pieces.push({ kind: 'words', text: part });
+        if (held?.kind === 'attributes') this.attach(held, phrases);
+        else if (held) phrases.push({ kind: 'held', held });
+        else if (part) phrases.push({ kind: 'words', text: part });
       }
     }
-    return pieces;
+    return phrases;
   }
 
   /** Gives attributes to the link or image before them, or to the words in brackets before them. */
-  private attach(held: Extract<Held, { kind: 'attributes' }>, pieces: Piece[]): void {
-    const last = pieces.at(-1);
+  private attach(held: Extract<Held, { kind: 'attributes' }>, phrases: Phrase[]): void {
+    const last = phrases.at(-1);
     const node = last?.kind === 'node' ? last.node.type : undefined;
-    const open = last?.kind === 'words' && last.text.endsWith(']') ? openingBracket(pieces) : undefined;
+    const open = last?.kind === 'words' && last.text.endsWith(']') ? openingBracket(phrases) : undefined;
     if (node !== 'link' && node !== 'image' && !open) {
-      pieces.push({ kind: 'words', text: held.raw });
+      phrases.push({ kind: 'words', text: held.raw });
       return;
     }
     const attributes = readAttributes(held.raw, node === 'link' || node === 'image' ? node : 'words');
@@ -86,12 +86,12 @@ export class WordReader {
       this.problems.push(...attributes.map((message) => ({ ...place, message })));
     } else if (last?.kind === 'node') last.attributes = attributes;
     else if (open) {
-      const inside = cutFrom(pieces, open);
-      pieces.push({ kind: 'span', attributes, pieces: inside });
+      const inside = cutFrom(phrases, open);
+      phrases.push({ kind: 'span', attributes, phrases: inside });
     }
   }
 
-  private inline(pieces: readonly Piece[], marks: readonly Mark[]): Inline[] {
+  private inline(phrases: readonly Phrase[], marks: readonly Mark[]): Inline[] {
     if (++this.depth > DEEPEST_MARKS) {
       if (this.depth === DEEPEST_MARKS + 1) {
         this.problems.push({
@@ -103,19 +103,19 @@ export class WordReader {
       return [];
     }
     const run: (Inline | StructureTag)[] = [];
-    for (const piece of pieces) {
-      if (piece.kind === 'words') appendText(run, piece.text, marks);
-      else if (piece.kind === 'held') {
-        const { held } = piece;
+    for (const phrase of phrases) {
+      if (phrase.kind === 'words') appendText(run, phrase.text, marks);
+      else if (phrase.kind === 'held') {
+        const { held } = phrase;
         if (held.kind === 'tag') run.push(isStructure(held.tag) ? held.tag : marked(held.tag, marks));
         else appendText(run, held.kind === 'literal' ? held.text : held.raw, marks);
-      } else if (piece.kind === 'span') {
+      } else if (phrase.kind === 'span') {
         const styles = [
-          ...piece.attributes.styles.map((style): Mark => ({ type: 'style', attrs: { style } })),
-          ...piece.attributes.weights.map((type): Mark => ({ type })),
+          ...phrase.attributes.styles.map((style): Mark => ({ type: 'style', attrs: { style } })),
+          ...phrase.attributes.weights.map((type): Mark => ({ type })),
         ];
-        append(run, this.inline(piece.pieces, [...marks, ...styles]));
-      } else append(run, this.node(piece.node, piece.attributes, marks));
+        append(run, this.inline(phrase.phrases, [...marks, ...styles]));
+      } else append(run, this.node(phrase.node, phrase.attributes, marks));
     }
     this.depth--;
     return pairTags(run, this.places, this.problems);
@@ -198,31 +198,31 @@ export class WordReader {
 }
 
 interface Opening {
-  piece: number;
+  phrase: number;
   offset: number;
 }
 
 /** The bracket that the one at the very end closes. */
-function openingBracket(pieces: readonly Piece[]): Opening | undefined {
+function openingBracket(phrases: readonly Phrase[]): Opening | undefined {
   let depth = 0;
-  for (let i = pieces.length - 1; i >= 0; i--) {
-    const piece = pieces[i]!;
-    if (piece.kind !== 'words') continue;
-    for (let offset = piece.text.length - 1; offset >= 0; offset--) {
-      if (piece.text[offset] === ']') depth++;
-      else if (piece.text[offset] === '[' && --depth === 0) return { piece: i, offset };
+  for (let i = phrases.length - 1; i >= 0; i--) {
+    const phrase = phrases[i]!;
+    if (phrase.kind !== 'words') continue;
+    for (let offset = phrase.text.length - 1; offset >= 0; offset--) {
+      if (phrase.text[offset] === ']') depth++;
+      else if (phrase.text[offset] === '[' && --depth === 0) return { phrase: i, offset };
     }
   }
   return undefined;
 }
 
 /** Takes what stands between the opening bracket and the last one out of the run, without the brackets. */
-function cutFrom(pieces: Piece[], { piece, offset }: Opening): Piece[] {
-  const inside = pieces.splice(piece);
-  const first = inside[0] as Extract<Piece, { kind: 'words' }>;
-  if (offset > 0) pieces.push({ kind: 'words', text: first.text.slice(0, offset) });
+function cutFrom(phrases: Phrase[], { phrase, offset }: Opening): Phrase[] {
+  const inside = phrases.splice(phrase);
+  const first = inside[0] as Extract<Phrase, { kind: 'words' }>;
+  if (offset > 0) phrases.push({ kind: 'words', text: first.text.slice(0, offset) });
   inside[0] = { kind: 'words', text: first.text.slice(offset + 1) };
-  const last = inside.at(-1) as Extract<Piece, { kind: 'words' }>;
+  const last = inside.at(-1) as Extract<Phrase, { kind: 'words' }>;
   inside[inside.length - 1] = { kind: 'words', text: last.text.slice(0, -1) };
   return inside.filter((one) => one.kind !== 'words' || one.text !== '');
 }

@@ -93,7 +93,7 @@ function holdOf({ business_id, id, claimed_at }: Claim): Claim {
 }
 
 /** What became of a try; the words are the server's. A letter that goes again does so after some seconds. */
-export type Outcome =
+export type TryOutcome =
   | { status: 'sent'; detail?: string }
   | { status: 'failed' | 'may have arrived'; detail: string }
   | { status: 'going'; detail: string; again: number };
@@ -101,7 +101,7 @@ export type Outcome =
 /** Writes down what became of tries, and lets go of the letters; nothing where one is another worker's by now. */
 export async function concludeTries(
   { sequelize }: Database,
-  tries: readonly { claim: Claim; outcome: Outcome }[],
+  tries: readonly { claim: Claim; outcome: TryOutcome }[],
   at: Date,
 ): Promise<void> {
   const claims = tries.map(({ claim, outcome }) => ({ ...holdOf(claim), ...outcome }));

@@ -37,7 +37,7 @@ function fill(template: CompiledTemplate, book: RecordBook, sender: string, key 
   return fillTemplate(template, situationFrom(book, { kind: 'invoice', key }, wishes)!);
 }
 
-describe('what a letter says of the house', () => {
+describe('what a letter says of the business', () => {
   it('is that of its own sender, whoever wrote the letter before', () => {
     const template = compile('{{sender.full_name}}, {{sender.title}}, {{sender.mobile | or "no mobile"}}');
     const book = bookOf(RECORDS);

@@ -3,7 +3,7 @@ import type { TemplateHead } from '../template/template';
 import type { Formats } from './formats/formats';
 import { formatsOf } from './formats/formatsOf';
 
-/** What a field said of the house. */
+/** What a field said of the business or somebody in it. */
 export interface KeptWords {
   /** the record that it was said of */
   owner: unknown;
@@ -15,20 +15,20 @@ export interface KeptWords {
 
 /**
  * What the letters from one template and one book have in common: how values are written, and by number what the
- * fields of the house last said. Its own facts stand in letter after letter, so they are found and escaped once.
+ * fields of the business last said. Its own facts stand in letter after letter, so they are found and escaped once.
  */
-export interface House {
+export interface CommonToLetters {
   formats: Formats;
   words: (KeptWords | undefined)[];
 }
 
-const houses = new WeakMap<object, WeakMap<RecordBook, House>>();
+const common = new WeakMap<object, WeakMap<RecordBook, CommonToLetters>>();
 
 /** A book's records are never changed in place: what was found in it holds as long as it does. */
-export function houseOf(template: { head: TemplateHead }, book: RecordBook): House {
-  let own = houses.get(template);
-  if (!own) houses.set(template, (own = new WeakMap()));
-  let house = own.get(book);
-  if (!house) own.set(book, (house = { formats: formatsOf(book, template.head.language), words: [] }));
-  return house;
+export function commonToLetters(template: { head: TemplateHead }, book: RecordBook): CommonToLetters {
+  let own = common.get(template);
+  if (!own) common.set(template, (own = new WeakMap()));
+  let shared = own.get(book);
+  if (!shared) own.set(book, (shared = { formats: formatsOf(book, template.head.language), words: [] }));
+  return shared;
 }
