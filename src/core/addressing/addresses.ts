@@ -6,6 +6,7 @@ const LONGEST_ADDRESS = 254;
 /** More than this is no line of addresses. */
 const LONGEST_LINE = 4_000;
 
+/** A name and an address (RFC 5322, 3.4). */
 export interface Mailbox {
   name: string;
   email: string;

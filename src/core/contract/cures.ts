@@ -12,4 +12,5 @@ export const CURE = object({
 }).noUnknown();
 export type CureRequest = InferType<typeof CURE>;
 
+/** What the letter is now, or why nothing was done. */
 export type CureAnswer = { status: string; version: number; error?: undefined } | Refusal;

@@ -51,6 +51,7 @@ export type Recording =
   | { result: 'overtaken' }
   | { result: 'gone' };
 
+/** What is answered to a payment: what became of it, or why nothing did. */
 export type PaymentAnswer =
   | Extract<Recording, { result: 'recorded' | 'more' }>
   | (Omit<Refusal, 'result'> & { result?: 'overtaken' | 'gone' });

@@ -15,6 +15,7 @@ export interface TodayCard extends Pick<Occasion, 'start' | 'name' | 'reason'> {
   open: number;
 }
 
+/** What Today shows. */
 export interface Today {
   /** "Wednesday 25 November" */
   date: string;

@@ -33,6 +33,7 @@ export interface TemplateList {
   groups: ListedGroup[];
 }
 
+/** A group with the keys of its templates, in their order. */
 export interface ListedGroup {
   key: string;
   name: string;

@@ -4,6 +4,7 @@
  */
 export type Day = number;
 
+/** A date of the Gregorian calendar; months from 1. */
 export interface CivilDate {
   year: number;
   /** 1 to 12 */
@@ -106,10 +107,12 @@ export function plusMonths(day: Day, months: number): Day {
   return dayOf({ year, month, day: Math.min(date.day, daysInMonth(year, month)) });
 }
 
+/** The first day of a day's month. */
 export function startOfMonth(day: Day): Day {
   return day - civilOf(day).day + 1;
 }
 
+/** The last day of a day's month. */
 export function endOfMonth(day: Day): Day {
   const { year, month, day: d } = civilOf(day);
   return day - d + daysInMonth(year, month);

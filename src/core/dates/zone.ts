@@ -75,6 +75,7 @@ function readOffset(moment: Moment, zone: string): number {
   return wall - Math.floor(moment / 1000) * 1000;
 }
 
+/** The day and the time of day that a moment has in a zone. */
 export function wallClockOf(moment: Moment, zone: string): WallClock {
   const local = moment + offsetAt(moment, zone);
   const day = Math.floor(local / DAY_MS);

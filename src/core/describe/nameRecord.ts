@@ -13,6 +13,7 @@ export interface RecordName {
   note: string;
 }
 
+/** An invoice in a list: its number, what it comes to and its state. */
 export function nameInvoice(book: RecordBook, invoice: InvoiceData): RecordName {
   const { amount, balance, state, daysOverdue, isUnpaid } = book.sumsOf(invoice);
   const formats = formatsOf(book);
@@ -29,6 +30,7 @@ export function nameInvoice(book: RecordBook, invoice: InvoiceData): RecordName 
   };
 }
 
+/** A booking in a list: what for, and when. */
 export function nameBooking(book: RecordBook, booking: BookingData): RecordName {
   const formats = formatsOf(book);
   const day = dayAt(startOf(booking), book.zone);
@@ -39,12 +41,14 @@ export function nameBooking(book: RecordBook, booking: BookingData): RecordName 
   return { name: booking.service ?? book.words.booking, note: when + status };
 }
 
+/** A project in a list: its title, its status and since when. */
 export function nameProject(book: RecordBook, project: ProjectData): RecordName {
   const day = readDay(project.starts_on ?? '');
   const since = day === undefined ? '' : `, since ${formatsOf(book).date(day, 'month')}`;
   return { name: project.title ?? project.key, note: (project.status ?? 'planned') + since };
 }
 
+/** An enquiry in a list: what about, from whom and when. */
 export function nameEnquiry(book: RecordBook, enquiry: EnquiryData): RecordName {
   const client = book.clients.get(enquiry.client ?? '')?.name;
   return {
@@ -53,6 +57,7 @@ export function nameEnquiry(book: RecordBook, enquiry: EnquiryData): RecordName 
   };
 }
 
+/** Somebody whom a letter goes to: the name, the role and the address. */
 export function nameRecipient({ kind, data }: Recipient): RecordName {
   const role = (data as { role?: string }).role ?? (kind === 'partner' || kind === 'member' ? kind : '');
   return {

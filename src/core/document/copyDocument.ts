@@ -29,12 +29,14 @@ export interface CopyDocument {
   content: (Subject | CopyBlock)[];
 }
 
+/** The first line of a letter. */
 export interface Subject {
   type: 'subject';
   attrs?: undefined;
   content: CopyWord[];
 }
 
+/** A block of a letter. */
 export type CopyBlock =
   | Paragraph<CopyWord>
   | Heading<CopyWord>
@@ -46,6 +48,7 @@ export type CopyBlock =
   | CodeBlock<CopyWord>
   | StyledBlock<CopyBlock>;
 
+/** What stands in a line of a letter. */
 export type CopyWord = Text<CopyMark> | Break<CopyMark> | Image<string, CopyMark> | Hole;
 
 interface Hole {
@@ -58,6 +61,7 @@ interface Hole {
 /** What is missing: a fact, an answer, a field still to be put there, or a made-up part still to be replaced. */
 export type HoleKind = 'field' | 'blank' | 'gap' | 'unfinished';
 
+/** How words of a letter are set off, and what they are: a field's value, a signature. */
 export type CopyMark =
   | MarkOf<string>
   | { type: 'signature' }
@@ -68,4 +72,5 @@ export type CopyMark =
 export type CopyPart =
   CopyDocument | Subject | CopyBlock | ListItem<CopyBlock> | TableRow<CopyWord> | TableCell<CopyWord>;
 
+/** Whatever stands in a letter. */
 export type CopyNode = CopyPart | CopyWord;

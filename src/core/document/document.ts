@@ -15,12 +15,14 @@ interface Whence {
 
 // Blocks, by the words and blocks that stand in them
 
+/** Words of their own. */
 export interface Paragraph<Word> {
   type: 'paragraph';
   attrs?: Whence;
   content: Word[];
 }
 
+/** A heading. */
 export interface Heading<Word> {
   type: 'heading';
   /** 1 to 6 */
@@ -28,18 +30,21 @@ export interface Heading<Word> {
   content: Word[];
 }
 
+/** A line across. */
 export interface Rule {
   type: 'rule';
   attrs?: Whence;
   content?: undefined;
 }
 
+/** Blocks that are quoted. */
 export interface Quote<Block> {
   type: 'quote';
   attrs?: Whence;
   content: Block[];
 }
 
+/** A list with bullets. */
 export interface BulletList<Item> {
   type: 'bulletList';
   /** tight: no blank lines between items */
@@ -47,6 +52,7 @@ export interface BulletList<Item> {
   content: Item[];
 }
 
+/** A list with numbers. */
 export interface OrderedList<Item> {
   type: 'orderedList';
   /** start: its first number, 1 where absent */
@@ -54,6 +60,7 @@ export interface OrderedList<Item> {
   content: Item[];
 }
 
+/** An item of a list. */
 export interface ListItem<Block> {
   type: 'listItem';
   attrs?: Whence;
@@ -68,18 +75,21 @@ export interface Table<Row> {
   content: Row[];
 }
 
+/** A row of a table. */
 export interface TableRow<Word> {
   type: 'tableRow';
   attrs?: Whence & { header?: boolean };
   content: TableCell<Word>[];
 }
 
+/** A cell of a row. */
 export interface TableCell<Word> {
   type: 'tableCell';
   attrs?: undefined;
   content: Word[];
 }
 
+/** Words that stand as they are typed. */
 export interface CodeBlock<Word> {
   type: 'codeBlock';
   attrs?: Whence & { language?: string };
@@ -95,6 +105,7 @@ export interface StyledBlock<Block> {
 
 // Words
 
+/** Words with one look. */
 export interface Text<Mark> {
   type: 'text';
   text: string;
@@ -118,13 +129,16 @@ export interface Image<Address, Mark> {
 
 // Looks
 
+/** How words are set off. A link's address is words with fields in a template, plain in a letter. */
 export type MarkOf<Address> =
   | { type: 'bold' | 'italic' | 'code' }
   | { type: 'style'; attrs: { style: Style } }
   | { type: 'link'; attrs: { address: Address; title?: string; button?: boolean; styles?: Style[] } };
 
+/** The side that a column stands on; null for where it stands by itself. */
 export type Alignment = 'left' | 'center' | 'right' | null;
 
+/** The looks that words, pictures and blocks can have, in their one order. */
 export const STYLES = [
   'small',
   'large',

@@ -11,6 +11,7 @@ const LINES: ReadonlySet<CopyNode['type']> = new Set([
   'tableCell',
 ]);
 
+/** Whether a part of a letter holds words, not other parts. */
 export function holdsWords(node: CopyNode): node is CopyLine {
   return LINES.has(node.type);
 }

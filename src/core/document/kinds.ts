@@ -23,6 +23,7 @@ type Attributes = Readonly<Record<string, Attribute>>;
 /** What the children of a structure are: of the kind that it stands among. */
 export const SAME_KIND = 'same kind';
 
+/** What a kind of node may stand among, hold and say. */
 export interface NodeKind {
   /** what it may stand among */
   groups: readonly ('block' | 'item' | 'row' | 'word')[];
@@ -170,6 +171,7 @@ const ofLetter = <Kinds extends Record<string, NodeKind>>(kinds: Kinds): Record<
   return made;
 };
 
+/** The schema of a letter. */
 export const LETTER: DocumentSchema<CopyNode['type'], CopyMark['type']> = {
   nodes: {
     doc: kind(undefined, 'subject block+'),
@@ -197,6 +199,7 @@ const structure = (content: string, attributes: Attributes): NodeKind => ({
   attributes,
 });
 
+/** The schema of a template. */
 export const TEMPLATE: DocumentSchema<'doc' | Part['type'], Mark['type']> = {
   nodes: {
     doc: kind(undefined, 'block+'),

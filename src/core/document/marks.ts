@@ -2,6 +2,7 @@ import type { CopyMark, CopyWord } from './copyDocument';
 import { STYLES } from './document';
 import type { Inline, Mark } from './templateDocument';
 
+/** A mark of a template's words or of a letter's. */
 export type AnyMark = Mark | CopyMark;
 type AnyWord = Inline | CopyWord;
 /** The marks of a template's words, or of a letter's. */

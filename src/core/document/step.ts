@@ -37,9 +37,11 @@ export const PLAIN_STEPS = [
 
 export type PlainStep = (typeof PLAIN_STEPS)[number];
 
+/** What can be added to a day or a moment. */
 export const UNITS = ['minute', 'hour', 'day', 'working day', 'week', 'month', 'year'] as const;
 export type Unit = (typeof UNITS)[number];
 
+/** The days of a week as `next` names them, Monday first. */
 export const WEEKDAYS = [
   'Monday',
   'Tuesday',
@@ -87,6 +89,7 @@ export const STEP_NAMES: readonly string[] = [
   'or',
 ];
 
+/** What a clause compares by. */
 export const OPERATORS = [
   'is not set',
   'is set',
@@ -113,6 +116,7 @@ export type Operand =
   | { kind: 'path'; path: string }
   | { kind: 'blank'; name: string };
 
+/** One comparison: a path with steps, an operator and a right side; a yes/no path alone is one, too. */
 export interface Clause {
   path: string;
   steps: Step[];

@@ -53,6 +53,7 @@ export interface Stretch {
   nodes: CopyWord[];
 }
 
+/** A line in stretches: the nodes of one value together, everything else by itself. */
 export function stretchesOf(nodes: readonly CopyWord[]): Stretch[] {
   const stretches: Stretch[] = [];
   for (const node of nodes) {

@@ -11,6 +11,7 @@ export interface BlankDefinition {
   preset?: unknown;
 }
 
+/** The type of a blank's answer, as a field of it would have; a choice is a text. */
 export function typeOfBlank({ kind }: BlankType): FieldType {
   return scalar(kind === 'choice' ? 'text' : kind);
 }

@@ -34,6 +34,7 @@ export interface Hole {
   reason: string;
 }
 
+/** Somebody that a letter comes from or goes to; an address that is missing is empty. */
 export interface Addressee {
   name: string;
   email: string;

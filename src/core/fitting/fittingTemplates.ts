@@ -22,6 +22,7 @@ export interface PastLetter {
   member?: string;
 }
 
+/** A template that can be chosen, and why it stands where it stands. */
 export interface Fit {
   key: string;
   /** why it stands where it stands, in words */
@@ -45,6 +46,7 @@ const WEIGHT = {
   foreign: -100,
 };
 
+/** The templates that can be filled from a record. */
 export interface FittingTemplates {
   /** those for this record at this moment, likeliest first */
   fitting: Fit[];

@@ -27,6 +27,7 @@ export interface OccasionSettings {
   reminderSpacing: number;
 }
 
+/** What holds for a business that has settled nothing. */
 export const OCCASION_DEFAULTS: OccasionSettings = { reminderSpacing: 7 };
 
 /** One rule of what is worth writing: what begins an occasion and what ends it stands in each rule's file. */

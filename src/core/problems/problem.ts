@@ -10,6 +10,7 @@ export interface Problem extends Place {
   message: string;
 }
 
+/** A problem as it is printed: `file:line:column: message`. */
 export function inWords({ file, line, column, message }: Problem): string {
   return `${file}:${line}:${column}: ${message}`;
 }

@@ -1,5 +1,6 @@
 import type { RecordKind } from './recordKind';
 
+/** The types that single values have; a choice is a text. */
 export type ScalarKind =
   | 'text'
   | 'long text'
@@ -20,8 +21,11 @@ export type ScalarKind =
 export type FieldType =
   { kind: ScalarKind } | { kind: 'collection'; of: FieldType } | { kind: 'record'; record: RecordKind };
 
+/** The type of a single value. */
 export const scalar = (kind: ScalarKind): FieldType => ({ kind });
+/** The type of a whole record. */
 export const record = (name: RecordKind): FieldType => ({ kind: 'record', record: name });
+/** The type of a list of values of one type. */
 export const collection = (of: FieldType): FieldType => ({ kind: 'collection', of });
 
 /** A type in words for messages: "money", "a list of invoices". */

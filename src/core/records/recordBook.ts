@@ -135,6 +135,7 @@ export class RecordBook {
   }
 }
 
+/** The records of one client or project, each kind in its order. */
 export interface OwnRecords {
   projects: readonly ProjectData[];
   bookings: readonly BookingData[];

@@ -23,6 +23,7 @@ export const STARTING_POINTS = ['client', 'enquiry', 'project', 'booking', 'invo
 
 export type StartingKind = (typeof STARTING_POINTS)[number];
 
+/** Whether a word names a kind of record that a letter can start from. */
 export function isStartingKind(word: string): word is StartingKind {
   return (STARTING_POINTS as readonly string[]).includes(word);
 }

@@ -15,9 +15,12 @@ export interface RecordsFile {
   invoices?: InvoiceData[];
 }
 
+/** What a custom field holds; money as `{"money": 12000}` in minor units. */
 export type CustomValue = string | number | boolean | { money: number } | null;
+/** Custom fields by their keys. */
 export type Custom = Readonly<Record<string, CustomValue>>;
 
+/** An address in its parts, each optional. */
 export interface AddressData {
   street?: string[];
   town?: string;
@@ -35,12 +38,14 @@ export interface CustomFieldData {
   choices?: string[];
 }
 
+/** A link of the business, a path of its own: `links.review`. */
 export interface LinkData {
   key: string;
   name: string;
   address: string;
 }
 
+/** The business itself. */
 export interface BusinessData {
   name?: string;
   legal_name?: string;
@@ -65,6 +70,7 @@ export interface BusinessData {
   custom_fields?: CustomFieldData[];
 }
 
+/** A member of the business. */
 export interface MemberData {
   key: string;
   given_name?: string;
@@ -79,6 +85,7 @@ export interface MemberData {
   custom?: Custom;
 }
 
+/** An outside supplier, subcontractor or agent. */
 export interface PartnerData {
   key: string;
   name?: string;
@@ -91,6 +98,7 @@ export interface PartnerData {
   custom?: Custom;
 }
 
+/** What names and reaches a person. */
 export interface PersonData {
   given_name?: string;
   family_name?: string;
@@ -101,6 +109,7 @@ export interface PersonData {
   mobile?: string;
 }
 
+/** A client, with their people and things. */
 export interface ClientData extends PersonData {
   key: string;
   kind?: string;
@@ -119,12 +128,14 @@ export interface ClientData extends PersonData {
   files?: string[];
 }
 
+/** A person at a client. */
 export interface ContactData extends PersonData {
   key: string;
   role?: string;
   uses?: string[];
 }
 
+/** A thing that the service is done to. */
 export interface ItemData {
   key: string;
   name?: string;
@@ -133,6 +144,7 @@ export interface ItemData {
   custom?: Custom;
 }
 
+/** Somebody asked for something. */
 export interface EnquiryData {
   key: string;
   received_at?: string;
@@ -147,6 +159,7 @@ export interface EnquiryData {
   client?: string;
 }
 
+/** A job; others are named by their keys. */
 export interface ProjectData {
   key: string;
   client?: string;
@@ -164,6 +177,7 @@ export interface ProjectData {
   files?: string[];
 }
 
+/** A visit; others are named by their keys. */
 export interface BookingData {
   key: string;
   client?: string;
@@ -180,6 +194,7 @@ export interface BookingData {
   custom?: Custom;
 }
 
+/** A line of an invoice; money in minor units. */
 export interface LineData {
   description?: string;
   quantity?: number | string;
@@ -188,6 +203,7 @@ export interface LineData {
   discount?: number | string;
 }
 
+/** A payment of an invoice; money in minor units. */
 export interface PaymentData {
   paid_on?: string;
   amount?: number;
@@ -195,11 +211,13 @@ export interface PaymentData {
   reference?: string;
 }
 
+/** A part in which an invoice is paid; money in minor units. */
 export interface InstalmentData {
   due_on?: string;
   amount?: number;
 }
 
+/** An invoice with its lines and payments; others are named by their keys. */
 export interface InvoiceData {
   key: string;
   number?: string;

@@ -8,6 +8,7 @@ const SPACED_DIGITS = /\+?\d[\d ()-]{5,20}\d/g;
 const NUMBER_FROM_ABROAD = /^\s*\+\d[\d ()-]{4,30}$/;
 /** A few digits are a day, a time, a count: whole words. More may be a piece of a number. */
 export const FEW_DIGITS = 2;
+/** A number that is long enough to be looked for in parts: a telephone number. */
 export const LONG_NUMBER = 5;
 
 /**

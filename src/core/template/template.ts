@@ -3,6 +3,7 @@ import type { Act } from './acts';
 import type { Line, TemplateDocument } from '../document/templateDocument';
 import type { Condition } from '../document/step';
 
+/** Whom a letter can be meant for. */
 export const WRITTEN_TO = ['client', 'partner', 'member'] as const;
 export type WrittenTo = (typeof WRITTEN_TO)[number];
 
@@ -36,6 +37,7 @@ export interface TemplateHead {
   mine?: boolean;
 }
 
+/** A template: its head and its words. */
 export interface Template {
   head: TemplateHead;
   document: TemplateDocument;

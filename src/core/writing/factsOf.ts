@@ -21,6 +21,7 @@ export interface ChangedFact {
   now: string;
 }
 
+/** What a letter was filled from, to be compared when it is sent. */
 export function factsOf(filled: FilledLetter): LetterFacts {
   return {
     values: Object.fromEntries(filled.notes.filter(isFact).map(({ id, raw }) => [id, raw ?? null])),

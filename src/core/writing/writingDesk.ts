@@ -208,6 +208,7 @@ function recipientOf(reference: string, { client, book }: Situation): Recipient 
   }
 }
 
+/** Somebody whom a letter can go to, as choices name them: `contact:hale`. */
 export function referenceOf({ kind, data }: Recipient): string {
   return `${kind}:${data.key}`;
 }

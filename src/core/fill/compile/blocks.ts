@@ -6,6 +6,7 @@ import { listIn, listRuns } from './listRuns';
 import { compileSection, compileWhen, enterPassage, sequence } from './structure';
 import { compileWords } from './words';
 
+/** Compiles blocks one after another; lists that passages go on with are one list. */
 export function compileBlocks(blocks: readonly Block[], scope: Scope): Emit {
   return sequence(
     listRuns(blocks, scope).map((run) =>

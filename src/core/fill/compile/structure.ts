@@ -22,6 +22,7 @@ export function sequence(emits: readonly Emit[]): Emit {
   };
 }
 
+/** Compiles a section: what stands in it once for each of a list, once for a value, or where there is none. */
 export function compileSection<Child>(node: Section<Child>, scope: Scope, all: CompileAll<Child>): Emit {
   const { inverted, path: written, steps: asked } = node.attrs;
   const path = resolvePath(written, scope);
@@ -70,6 +71,7 @@ export function compileSection<Child>(node: Section<Child>, scope: Scope, all: C
   };
 }
 
+/** Compiles an only-when: one branch where its condition holds, the other where it does not. */
 export function compileWhen<Child>(node: When<Child>, scope: Scope, all: CompileAll<Child>): Emit {
   const { condition } = node.attrs;
   const holds = compileCondition(condition, scope, (message) => report(scope, node, message));

@@ -32,6 +32,7 @@ export function numberInWords(value: number, formats: Formats): string {
   return (Number.isInteger(value) && numbers[value - 1]) || formats.decimal(value);
 }
 
+/** The small words of a language; English ones where it is not known. */
 export function smallWords(locale: string): SmallWords {
   const language = locale.split('-')[0]!;
   return (Object.hasOwn(WORDS, language) ? WORDS[language] : undefined) ?? WORDS.en!;

@@ -21,6 +21,7 @@ function fixed(kind: RecordKind, name: string, read: Root['read'], reason: strin
   return [name, { type: record(kind), label: name, read, reason: () => reason }];
 }
 
+/** What a path may begin with outside of any section, by name. */
 export const ROOTS: ReadonlyMap<string, Root> = new Map<string, Root>([
   fixed('business', 'business', (run) => run.book.business, 'the business’s own details'),
   // The links of the business, each a path of its own.

@@ -71,6 +71,7 @@ export function nextPart({ tally }: Scope): string {
   return `${tally.of}${(tally.parts++).toString(36)}`;
 }
 
+/** Notes what is wrong with a node, with its place. */
 export function report(scope: Scope, node: object, message: string): void {
   scope.tally.problems.push({ ...placeOf(scope, node), message });
 }

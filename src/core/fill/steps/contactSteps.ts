@@ -4,6 +4,7 @@ import { phoneNumber } from '../formats/phone';
 import { showImage, showLink } from '../show';
 import { form, type StepTable } from './meaning';
 
+/** The steps of telephone numbers. */
 export const PHONE_STEPS: StepTable = {
   local: form((number: string, run) => phoneNumber(number, 'local', run.formats.settings.home)),
   international: form((number: string, run) =>
@@ -11,6 +12,7 @@ export const PHONE_STEPS: StepTable = {
   ),
 };
 
+/** The steps of addresses. */
 export const ADDRESS_STEPS: StepTable = {
   'one line': form((address: AddressData, run) =>
     addressLines(address, run.formats.settings.home).join(', '),
@@ -19,6 +21,7 @@ export const ADDRESS_STEPS: StepTable = {
   town: () => ({ type: { kind: 'text' }, apply: (address: AddressData) => address.town || undefined }),
 };
 
+/** The steps of links. */
 export const LINK_STEPS: StepTable = {
   as: ({ words }, type, { inLink }) =>
     words.length === 2
@@ -31,6 +34,7 @@ export const LINK_STEPS: StepTable = {
   }),
 };
 
+/** The steps of pictures. */
 export const IMAGE_STEPS: StepTable = {
   width: ({ pixels }, type) =>
     pixels >= 1 && pixels <= 9999
@@ -38,6 +42,7 @@ export const IMAGE_STEPS: StepTable = {
       : 'The width of an image is a whole number from 1 to 9999.',
 };
 
+/** The steps of yes and no. */
 export const YES_NO_STEPS: StepTable = {
   as: ({ words }) => {
     const [yes, no] = words;

@@ -91,6 +91,7 @@ const timeOnly =
   (_, type) =>
     type.kind === 'moment' ? figures(write)() : 'A date has no time of day.';
 
+/** The steps of dates and moments. */
 export const DATE_STEPS: StepTable = {
   ...dayForm('date'),
   ...dayForm('long date'),

@@ -9,6 +9,7 @@ import { form, type Meaning, type StepTable } from './meaning';
 type Items = readonly unknown[];
 type ListType = Extract<FieldType, { kind: 'collection' }>;
 
+/** The steps of lists. */
 export const LIST_STEPS: StepTable = {
   joined: (_, type) => joined(type as ListType, 'and'),
   'joined or': (_, type) => joined(type as ListType, 'or'),

@@ -18,6 +18,7 @@ function ofPercent(
   return { type, apply };
 }
 
+/** The steps of money. */
 export const MONEY_STEPS: StepTable = {
   money: figures((amount: number, run) => run.formats.money(amount)),
   'whole money': figures((amount: number, run) => run.formats.wholeMoney(amount)),
@@ -27,6 +28,7 @@ export const MONEY_STEPS: StepTable = {
   'minus percent': (step, type) => ofPercent(step.percent, type, (amount, share) => amount - share),
 };
 
+/** The steps of numbers. */
 export const NUMBER_STEPS: StepTable = {
   number: figures((value: number, run) => run.formats.decimal(value)),
   percent: figures((value: number, run) => run.formats.percent(value)),
@@ -35,11 +37,13 @@ export const NUMBER_STEPS: StepTable = {
   plural,
 };
 
+/** The steps of percentages. */
 export const PERCENT_STEPS: StepTable = {
   percent: same(),
   number: figures((value: number, run) => run.formats.decimal(value)),
 };
 
+/** The steps of durations. */
 export const DURATION_STEPS: StepTable = {
   hours: figures((minutes: number, run) => run.formats.hours(minutes)),
 };

@@ -27,6 +27,7 @@ export interface Literal {
   open: boolean;
 }
 
+/** Words as the writers take them: looked at and escaped once. */
 export function literal(plain: string): Literal {
   return {
     type: 'words',

@@ -4,6 +4,7 @@ import { stored } from './field';
 const text = scalar('text');
 const phone = scalar('phone');
 
+/** The fields of the business. */
 export const BUSINESS = stored(
   ['name', 'name', 'What clients call the business', text],
   ['legal_name', 'legal name', 'The name that stands in contracts', text],
@@ -23,6 +24,7 @@ export const BUSINESS = stored(
   ['booking_label', 'word for a booking', 'What a booking is called: a visit, an appointment', text],
 );
 
+/** The fields of a member. */
 export const MEMBER = stored(
   ['given_name', 'given name', 'The member’s given name', text],
   ['family_name', 'family name', 'The member’s family name', text],
@@ -35,6 +37,7 @@ export const MEMBER = stored(
   ['signature', 'signature', 'What stands under the member’s letters', scalar('long text')],
 );
 
+/** The fields of a partner. */
 export const PARTNER = stored(
   ['name', 'name', 'The partner’s business or name', text],
   ['trade', 'trade', 'What the partner does', text],

@@ -24,6 +24,7 @@ const REACHED = stored(
   ['mobile', 'mobile', 'The mobile number, for texts', phone],
 );
 
+/** The fields of a client. */
 export const CLIENT = [
   ...stored(
     ['kind', 'kind', choicesInWords('client.kind'), text],
@@ -59,6 +60,7 @@ export const CLIENT = [
   ),
 ];
 
+/** The fields of a contact. */
 export const CONTACT = [
   ...PERSON,
   ...stored(['role', 'role', 'What the person does at the client', text]),
@@ -77,12 +79,14 @@ export const RECIPIENT = [
   ),
 ];
 
+/** The fields of an item. */
 export const ITEM = stored(
   ['name', 'name', 'What the item is called', text],
   ['kind', 'kind', 'What sort of item it is', text],
   ['notes', 'notes', 'Notes about the item, for the team', scalar('long text')],
 );
 
+/** The fields of an enquiry. */
 export const ENQUIRY = [
   ...stored(
     ['received_at', 'received', 'When the enquiry came', scalar('moment')],

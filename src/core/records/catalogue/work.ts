@@ -19,6 +19,7 @@ const OF_PROJECT = references([
   'project',
 ]);
 
+/** The fields of a project. */
 export const PROJECT = [
   ...stored(
     ['title', 'title', 'What the project is called', text],
@@ -56,6 +57,7 @@ const END_TIME: FieldDefinition = {
   shownAs: 'time',
 };
 
+/** The fields of a booking. */
 export const BOOKING = [
   ...stored(
     ['service', 'service', 'What the visit is for', text],
@@ -81,6 +83,7 @@ export const BOOKING = [
   END_TIME,
 ];
 
+/** The fields of an invoice. */
 export const INVOICE = [
   ...stored(
     ['number', 'number', 'The invoice’s number', text],
@@ -113,6 +116,7 @@ export const INVOICE = [
   ),
 ];
 
+/** The fields of an invoice's line. */
 export const LINE = [
   ...stored(
     ['description', 'description', 'What is charged for', text],
@@ -128,6 +132,7 @@ export const LINE = [
   ),
 ];
 
+/** The fields of a payment. */
 export const PAYMENT = stored(
   ['paid_on', 'paid on', 'The day of the payment', date],
   ['amount', 'amount', 'What was paid', money],
@@ -135,6 +140,7 @@ export const PAYMENT = stored(
   ['reference', 'reference', 'What stood on the payment', text],
 );
 
+/** The fields of an instalment. */
 export const INSTALMENT = [
   ...stored(
     ['due_on', 'due date', 'The day this part is to be paid by', date],

@@ -4,6 +4,7 @@ import type { InstalmentData, InvoiceData, LineData, PaymentData } from '../reco
 
 type InvoiceState = 'void' | 'draft' | 'paid' | 'overdue' | 'part paid' | 'open';
 
+/** What a line comes to, in minor units. */
 export interface LineSums {
   net: number;
   tax: number;
@@ -37,6 +38,7 @@ export function sumLine(line: LineData): LineSums {
   return { net, tax, amount: net + tax };
 }
 
+/** Everything that follows from an invoice's lines and payments on a day; exact, rounded as its lines are. */
 export function sumInvoice(invoice: InvoiceData, today: Day): InvoiceSums {
   let [net, tax] = [0, 0];
   for (const line of invoice.lines ?? []) {

@@ -9,6 +9,7 @@ import type { RecordKind } from '../recordKind';
 import type { RecordsFile } from '../recordsFile';
 import { absent, EXPECTED, isLocale, isObject, isText } from './storedValues';
 
+/** Something that keeps a value from being records, with the way to it. */
 export interface Wrong {
   path: (string | number)[];
   message: string;

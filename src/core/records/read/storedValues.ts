@@ -25,18 +25,22 @@ function isDecimal(value: unknown): boolean {
   return (typeof value === 'number' || typeof value === 'string') && readDecimal(value) !== undefined;
 }
 
+/** Whether JSON is an object, not a list. */
 export function isObject(value: unknown): value is Record<string, unknown> {
   return typeof value === 'object' && value !== null && !Array.isArray(value);
 }
 
+/** Whether JSON is a text that says something. */
 export function isText(value: unknown): value is string {
   return typeof value === 'string' && value !== '';
 }
 
+/** Whether a fact counts as missing: nothing, null or an empty text. */
 export function absent(value: unknown): boolean {
   return value === undefined || value === null || value === '';
 }
 
+/** Whether the platform knows a language tag (BCP 47) and can write by it. */
 export function isLocale(tag: string): boolean {
   try {
     return Intl.DateTimeFormat.supportedLocalesOf(tag).length === 1;

@@ -6,6 +6,7 @@ export interface Choice<T> {
   alternatives: readonly T[];
 }
 
+/** A record that was taken, with why and with the others it was taken from; undefined where there was none to take. */
 export function choice<T>(
   record: T | undefined,
   reason: string,

@@ -55,12 +55,14 @@ export function closingQuote(source: string, open: number, until = source.length
   return -1;
 }
 
+/** A text in quotation marks, as readers of tags understand it. */
 export function quote(text: string): string {
   return `"${text.replaceAll('"', '\\"')}"`;
 }
 
 const PATH = /^(?:\.|[\p{L}_][\p{L}\p{N}_-]*(?:\.[\p{L}_][\p{L}\p{N}_-]*)*)$/u;
 
+/** Whether a word is written as a path is. */
 export function isPath(text: string): boolean {
   return PATH.test(text);
 }

@@ -46,6 +46,7 @@ function printBlank({ attrs: { name, answer, default: preset, steps } }: Blank):
   return `? ${name}${type ? ` : ${type}` : ''}${value}${printSteps(steps)}`;
 }
 
+/** Steps as they are written behind a path. */
 export function printSteps(steps: readonly Step[]): string {
   return steps.map((step) => ` | ${printStep(step)}`).join('');
 }
@@ -86,6 +87,7 @@ function printStep(step: Step): string {
   }
 }
 
+/** A condition as it is written in a tag. */
 export function printCondition({ join, clauses }: Condition): string {
   return clauses.map(printClause).join(` ${join} `);
 }

@@ -25,6 +25,7 @@ const STRUCTURE = new Set([
   'close block',
 ]);
 
+/** Whether a tag is one end of a structure, not something that stands in the text. */
 export function isStructure(tag: { type: string }): tag is StructureTag {
   return STRUCTURE.has(tag.type);
 }

@@ -8,6 +8,7 @@ export interface LineShape {
   rest: string;
 }
 
+/** Reads what a line begins with. */
 export function shapeOf(line: string): LineShape {
   let at = 0;
   let quotes = 0;

@@ -16,6 +16,7 @@ export interface TagLineOut {
   side: 'opens' | 'closes' | 'between' | 'alone';
 }
 
+/** A table whose rows may be tags alone on their line. */
 export interface TableOut extends Node {
   type: 'pipeTable';
   rows: (PhrasingContent[][] | string)[];

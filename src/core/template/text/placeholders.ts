@@ -15,6 +15,7 @@ export type Held =
   | { kind: 'attributes'; raw: string; at: number }
   | { kind: 'fence'; attributes: string | undefined; raw: string; at: number };
 
+/** A text with its placeholders, and what each stands for. */
 export interface HeldText {
   /** the text with placeholders */
   text: string;
@@ -28,6 +29,7 @@ const LAST = 0x10fffd;
 /** Finds the placeholders of a text; split with it gives them as parts of their own. */
 export const PLACEHOLDERS = /([\u{100000}-\u{10FFFD}])/gu;
 
+/** The character that stands for the held text of an index. */
 export function placeholder(index: number): string {
   return String.fromCodePoint(FIRST + index);
 }
@@ -53,6 +55,7 @@ export function heldIndex(char: string): number | undefined {
   return code >= FIRST && code <= LAST ? code - FIRST : undefined;
 }
 
+/** Reads the tags of a text and puts a placeholder in the place of each, so that Markdown never looks into one. */
 export function holdTags(source: string, lines: PlaceFinder, places: Places, problems: Problem[]): HeldText {
   const held: Held[] = [];
   const hold = (one: Held) => {

@@ -74,6 +74,7 @@ export function tagLineSyntax(isBlock: (placeholder: string) => boolean): Extens
   }
 }
 
+/** Makes a node of a tag that stands alone on its line (mdast-util-from-markdown). */
 export const tagLineFromMarkdown: FromMarkdown = {
   enter: {
     tagLine(token) {

@@ -27,6 +27,7 @@ export function firstChar(node: Inline | undefined): string {
   return edge(node, '[', '!', (text) => [...text][0] ?? '');
 }
 
+/** As firstChar, at the other edge. */
 export function lastChar(node: Inline | undefined): string {
   return edge(node, '}', ')', (text) => [...text].at(-1) ?? '');
 }
