@@ -62,7 +62,7 @@ async function pages() {
   };
   await prepareDatabase(environment, '--demonstration-if-empty', ownerUrl);
   const [clients = '100000'] = names;
-  await run([await bundle('bench/pages.ts'), clients, '620'], {
+  await run(['--expose-gc', await bundle('bench/pages.ts'), clients, '620'], {
     ...environment,
     DATABASE_OWNER_URL: ownerUrl,
   });
@@ -129,7 +129,10 @@ async function main() {
   };
   const environment = environmentFor(settings, url);
   await prepareDatabase(environment, '--demonstration', ownerUrl);
-  await run([await bundle('bench/pages.ts')], { ...environment, DATABASE_OWNER_URL: ownerUrl });
+  await run(['--expose-gc', await bundle('bench/pages.ts')], {
+    ...environment,
+    DATABASE_OWNER_URL: ownerUrl,
+  });
   await ensureBuild('.next', environment);
   const processes = new Processes(path.join(DATA_DIR, 'logs'), () => undefined);
   cleanUps.push(() => processes.stop());

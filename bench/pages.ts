@@ -68,7 +68,10 @@ for (const clients of [SMALL, Number(large)]) {
   const began = performance.now();
   await generate(ownerUrl, { clients, templates: Number(templates) });
   console.log(`${clients} clients made in ${((performance.now() - began) / 1000).toFixed(0)} s`);
+  for (const open of Object.values(pages)) await open();
+  const before = heap();
   for (const [name, open] of Object.entries(pages)) (measured[name] ??= []).push(await measure(open));
+  console.log(`Heap after every page once ${before} MB, after ${ROUNDS} times each ${heap()} MB`);
 }
 await Promise.all([connection().close(), watching.close()]);
 
@@ -95,6 +98,12 @@ async function measure(open: () => Promise<unknown>): Promise<Measured> {
     p95: times[Math.floor(ROUNDS * 0.95)]!,
     scanned: scanned.join(', '),
   };
+}
+
+/** What is held after everything else was let go (node --expose-gc), in megabytes. */
+function heap(): string {
+  gc!();
+  return (process.memoryUsage().heapUsed / 1e6).toFixed(0);
 }
 
 /** Rows read one after another, by table; the server writes that down a second late. */

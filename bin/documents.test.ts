@@ -13,7 +13,9 @@ it.each(documents)('%s names files and folders that are there', (document) => {
   const text = readFileSync(document, 'utf8');
   const gone = [...text.matchAll(NAMED)]
     .map(([, named]) => named!)
-    .filter((named) => !['', 'src', 'src/core', 'src/data'].some((root) => existsSync(path.join(root, named))));
+    .filter(
+      (named) => !['', 'src', 'src/core', 'src/data'].some((root) => existsSync(path.join(root, named))),
+    );
   expect(gone).toEqual([]);
   const links = [...text.matchAll(/\]\(([^):#\s]+(?:\.md|\.png|\/))\)/g)].map(([, to]) => to!);
   expect(links.filter((to) => !existsSync(path.join(path.dirname(document), to)))).toEqual([]);

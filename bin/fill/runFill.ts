@@ -1,7 +1,6 @@
 import path from 'node:path';
 import { readAnswer } from '../../src/core/fill/blanks';
 import { compileTemplate, type CompiledTemplate } from '../../src/core/fill/compileTemplate';
-import type { Filled } from '../../src/core/fill/filled';
 import { languageOf } from '../../src/core/fill/fillInto';
 import { fillTemplate } from '../../src/core/fill/fillTemplate';
 import { imageSources } from '../../src/core/fill/write/images';
@@ -18,8 +17,9 @@ import { byPlace, inWords, type Problem } from '../../src/core/problems/problem'
 import { readTemplate } from '../../src/core/template/text/readTemplate';
 import { readArguments, USAGE, type FillArguments } from './arguments';
 import { readPassages } from './readPassages';
+import { addresseesOf } from '../../src/core/addressing/addresseesOf';
 import { addressingOf } from '../../src/core/addressing/addressingOf';
-import type { Attachment } from '../../src/server/letters/composeLetter';
+import type { AddressedLetter, Attachment } from '../../src/server/letters/composeLetter';
 import { isMeantFor } from '../../src/core/writing/proofLetter';
 import { readAttachments } from './readAttachments';
 import { readPictures } from './readPictures';
@@ -44,7 +44,10 @@ export async function runFill(argv: string[], { out, err }: Streams): Promise<nu
     if (Array.isArray(given)) throw new Unusable([...given.map((line) => `fill: ${line}`), USAGE]);
     const { compiled, records } = await readEverything(given);
     const situation = situate(given, compiled, records);
-    const filled = fillTemplate(compiled, situation, answersOf(given, compiled, records));
+    const filled = {
+      ...fillTemplate(compiled, situation, answersOf(given, compiled, records)),
+      ...addresseesOf(compiled, situation),
+    };
     const attached = given.as === 'eml' ? await attachmentsOf(filled, compiled, given) : [];
     out(await written(filled, situation, compiled, given, attached));
     for (const { file, line, column, reason } of filled.holes) err(`${file}:${line}:${column}: ${reason}\n`);
@@ -160,7 +163,7 @@ function answersOf(
 
 /** What goes with a message; what cannot, and whoever has no address, are holes of it. */
 async function attachmentsOf(
-  filled: Filled,
+  filled: AddressedLetter,
   { head }: CompiledTemplate,
   { template, records }: FillArguments,
 ): Promise<Attachment[]> {
@@ -187,7 +190,7 @@ async function attachmentsOf(
 }
 
 async function written(
-  filled: Filled,
+  filled: AddressedLetter,
   situation: Situation,
   compiled: CompiledTemplate,
   { as, now, records }: FillArguments,
@@ -222,7 +225,7 @@ async function written(
 }
 
 /** The checks, as far as a filled template without a page can be checked; what can go along is told by the eml. */
-function proofOf(filled: Filled, compiled: CompiledTemplate, situation: Situation) {
+function proofOf(filled: AddressedLetter, compiled: CompiledTemplate, situation: Situation) {
   const { head } = compiled;
   const fits = isMeantFor(compiled, situation);
   const letter = { ...filled, head, fits, addressing: addressingOf(filled), leftOut: head.attach ?? [] };

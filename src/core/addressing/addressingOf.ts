@@ -1,4 +1,5 @@
 import type { Addressee, FillResult } from '../fill/filled';
+import type { Addressees } from './addresseesOf';
 import { isAddress, readMailboxes } from './addresses';
 
 /** Everyone a letter has to do with, each address read by itself. */
@@ -15,7 +16,7 @@ export interface Addressing {
 
 /** Reads the addresses of a filled letter. One that is none is told, and left out. */
 export function addressingOf(
-  letter: Pick<FillResult, 'from' | 'to' | 'copies' | 'replyTo' | 'copy' | 'blindCopy'>,
+  letter: Addressees & Pick<FillResult, 'replyTo' | 'copy' | 'blindCopy'>,
 ): Addressing {
   const wrong: Addressing['wrong'] = [];
   const seen = new Set<string>();

@@ -15,7 +15,8 @@ export interface KeptWords {
 
 /**
  * What the letters from one template and one book have in common: how values are written, and by number what the
- * fields of the business last said. Its own facts stand in letter after letter, so they are found and escaped once.
+ * fields of the business last said. Its own facts stand in letter after letter, so they are found and escaped once (11 % of
+ * the time for HTML alone, 6 % for everything; docs/bench.md, “Fast paths”).
  */
 export interface CommonToLetters {
   formats: Formats;

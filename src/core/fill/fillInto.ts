@@ -1,10 +1,8 @@
-import { fullName } from '../people/names';
 import { SCHEMA_DEFAULTS } from '../records/defaults';
 import type { RecordBook } from '../records/recordBook';
-import type { Recipient } from '../records/which/chooseRecipient';
 import type { Situation } from '../records/which/situation';
 import type { CompiledTemplate } from './compileTemplate';
-import type { Addressee, FillResult } from './filled';
+import type { FillResult } from './filled';
 import { commonToLetters } from './commonToLetters';
 import { newRun } from './newRun';
 import type { PageWriter, WordWriter } from './write/writer';
@@ -41,21 +39,13 @@ export function fillInto(
     template.subject(run);
   });
   const { notes: written = [], holes } = run;
-  const outcome: FillResult = {
-    from: fromOf(template, run.situation),
-    to: [],
-    copies: [],
-    notes: written,
-    holes,
-  };
-  for (const { record } of situation.recipients) address(record.data, outcome.to);
-  for (const contact of situation.copies) address(contact, outcome.copies);
-  if (template.replyTo) outcome.replyTo = template.replyTo(run);
-  if (template.copy) outcome.copy = template.copy(run);
-  if (template.blindCopy) outcome.blindCopy = template.blindCopy(run);
+  const result: FillResult = { notes: written, holes };
+  if (template.replyTo) result.replyTo = template.replyTo(run);
+  if (template.copy) result.copy = template.copy(run);
+  if (template.blindCopy) result.blindCopy = template.blindCopy(run);
   run.words = page;
   template.body(run);
-  return outcome;
+  return result;
 }
 
 /** Who a letter comes from: whoever writes, or who is responsible for the job or client where the template says so. */
@@ -80,23 +70,3 @@ function withDefaults({ blanks }: CompiledTemplate, answers: Answers): Answers {
 }
 
 const NO_ANSWERS: Answers = new Map();
-
-/** The mailbox a letter comes from: the business's own where the template says so, else the sender's. */
-function fromOf({ head }: CompiledTemplate, { sender, book: { business } }: Situation): Addressee {
-  const own = head.from === 'house' ? undefined : sender;
-  return {
-    name: inLine((own && fullName(own)) ?? business.name ?? ''),
-    email: own?.email || business.email || '',
-  };
-}
-
-function address(data: Recipient['data'], to: Addressee[]): void {
-  if (data.email) to.push({ name: inLine(fullName(data) ?? ''), email: data.email });
-}
-
-/** A name that stands in a header: a line break in it is a space. */
-function inLine(name: string): string {
-  return LINE_ENDS.test(name) ? name.replace(/[\p{Cc}\u2028\u2029]+/gu, ' ').trim() : name;
-}
-
-const LINE_ENDS = /[\p{Cc}\u2028\u2029]/u;

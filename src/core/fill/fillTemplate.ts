@@ -17,17 +17,14 @@ export function fillTemplate(
 ): Filled {
   const letter = new LetterWriter();
   const subject = new LineWriter();
-  const outcome = fillInto(template, situation, answers, letter, (write) => write(subject));
+  const result = fillInto(template, situation, answers, letter, (write) => write(subject));
   // Part by part: to spread them takes longer than to write a paragraph.
-  const { from, to, copies, replyTo, copy, blindCopy, notes, holes } = outcome;
+  const { replyTo, copy, blindCopy, notes, holes } = result;
   const { text, signatureAt, html } = letter.end();
   const filled: Filled = {
     subject: subject.end(),
     text,
     html: directed(html, languageOf(template, situation.book)),
-    from,
-    to,
-    copies,
     notes,
     holes,
   };

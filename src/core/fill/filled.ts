@@ -42,11 +42,6 @@ export interface Addressee {
 
 /** What a filling gives besides what was written. */
 export interface FillResult {
-  /** whoever the letter comes from, as the template says; an address that is missing is empty */
-  from: Addressee;
-  to: Addressee[];
-  /** those who always get a copy */
-  copies: Addressee[];
   /** header lines the template asks for, filled; absent where it does not. Addresses in them are read by addressingOf */
   replyTo?: string;
   copy?: string;

@@ -53,12 +53,12 @@ export function readerOf(type: FieldType): Reader {
 }
 
 /** Reads a stored date. */
-export function readDate(stored: unknown): Day | undefined {
+function readDate(stored: unknown): Day | undefined {
   return typeof stored === 'string' ? readDay(stored) : undefined;
 }
 
 /** Reads a text, which has the same letters as what is stored. */
-export function readText(stored: unknown): string | undefined {
+function readText(stored: unknown): string | undefined {
   if (stored === undefined || stored === null || stored === '') return undefined;
   return typeof stored === 'string' ? stored : String(stored);
 }

@@ -1,3 +1,4 @@
+import { addresseesOf, type Addressees } from '../addressing/addresseesOf';
 import { fairCopyOf, type FairCopy } from '../fairCopy/fairCopy';
 import { mergeCopies } from '../fairCopy/mergeCopies';
 import { readAnswer } from '../fill/blanks';
@@ -36,7 +37,7 @@ export interface WritingFacts {
 }
 
 /** A letter as it is filled by rule and choice, before any word is changed by hand. */
-export interface FilledLetter extends FairCopy {
+export interface FilledLetter extends FairCopy, Addressees {
   template: CompiledTemplate;
   situation: Situation;
   choices: Choices;
@@ -152,6 +153,7 @@ export class WritingDesk {
       template,
       choices,
       situation: { ...situation, sender },
+      ...addresseesOf(template, situation),
       ...fairCopyOf(template, situation, this.answers(template, choices)),
     };
   }

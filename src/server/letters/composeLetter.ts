@@ -1,12 +1,16 @@
+import type { Addressees } from '../../core/addressing/addresseesOf';
 import { addressingOf } from '../../core/addressing/addressingOf';
 import type { Addressee, Filled } from '../../core/fill/filled';
 import { compose, type OutgoingLetter } from '../../post/compose';
 
 export type { Attachment } from '../../post/compose';
 
+/** A filled template with whom it comes from and goes to. */
+export type AddressedLetter = Filled & Addressees;
+
 /** A filled template as a complete message from its sender, in the form of a .eml file. */
 export async function composeLetter(
-  filled: Filled,
+  filled: AddressedLetter,
   { date, ...more }: Pick<OutgoingLetter, 'date' | 'language' | 'pictures' | 'attachments'>,
 ): Promise<string> {
   const mailbox = (one: Addressee) => ({ name: one.name, address: one.email });

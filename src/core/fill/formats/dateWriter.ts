@@ -1,4 +1,4 @@
-import { civilOf, dayOf, keepingDays, weekdayOf, type Day } from '../../dates/civil';
+import { civilOf, dayOf, weekdayOf, type Day } from '../../dates/civil';
 
 const DAY_MS = 86_400_000;
 const FIRST_YEAR = 1000;
@@ -9,7 +9,7 @@ type Words = (string | undefined)[];
 
 /**
  * A writer of calendar dates that reads the locale's pattern from `formatToParts` once and asks Intl no more: the same
- * words as the formatter's, many times faster. The formatter itself writes what lies outside the years 1000 to 9999, and
+ * words as the formatter's, many times faster (a quarter of the time for HTML alone; docs/bench.md, “Fast paths”). The formatter itself writes what lies outside the years 1000 to 9999, and
  * everything where its calendar is another or its pattern not the same for all days.
  * @param format a formatter in UTC that writes a date without a time
  */
@@ -19,7 +19,7 @@ export function dateWriter(format: Intl.DateTimeFormat): (day: Day) => string {
   if (!pattern) return plain;
   const { before, parts, words } = pattern;
   const count = parts.length;
-  return keepingDays((day) => {
+  return (day) => {
     const date = civilOf(day);
     if (date.year < FIRST_YEAR || date.year > LAST_YEAR) return plain(day);
     let out = '';
@@ -40,7 +40,7 @@ export function dateWriter(format: Intl.DateTimeFormat): (day: Day) => string {
       }
     }
     return out + before[count]!;
-  });
+  };
 }
 
 type Part = 'day' | 'month' | 'weekday' | 'year';

@@ -35,7 +35,10 @@ const SAMPLES = [
   0, 1, 9, 10, 99, 100, 1234, 99_999, 123_456, 999_999, 1_234_567, 123_456_789, 9_007_199_254_740_991,
 ].flatMap((units) => [units, -units || 0]);
 
-/** Sums below a million are parts that number in thousands; what is larger goes digit by digit. */
+/**
+ * Sums below a million are parts that number in thousands; what is larger goes digit by digit (13 % of the time for HTML
+ * alone, 10 % for everything; docs/bench.md, “Fast paths”).
+ */
 function writerOf(pattern: Pattern, places: number): (units: number) => string {
   const { plus, minus, group, point, groupedFrom, last, others } = pattern;
   const [unit, digits, grouped] = [10 ** places, FIXED[places], 10 ** (groupedFrom - 1)];

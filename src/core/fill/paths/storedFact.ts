@@ -1,5 +1,5 @@
 import type { FieldType } from '../../records/fieldType';
-import { readDate, readerOf, readText } from '../values';
+import { readerOf } from '../values';
 
 type Stored = Readonly<Record<string, unknown>>;
 type ReadFact = (record: Stored) => unknown;
@@ -10,27 +10,5 @@ type ReadFact = (record: Stored) => unknown;
  */
 export function storedFact(key: string, type: FieldType): ReadFact {
   const read = readerOf(type);
-  if (read === readText) return TEXTS[key] ?? ((record) => readText(record[key]));
-  if (read === readDate) return DATES[key] ?? ((record) => readDate(record[key]));
   return (record) => read(record[key]);
 }
-
-/** What letters name most, each by an expression of its own: one for all looks the name up anew for every record. */
-const TEXTS: Readonly<Record<string, ReadFact>> = {
-  name: ({ name }) => readText(name),
-  given_name: ({ given_name }) => readText(given_name),
-  family_name: ({ family_name }) => readText(family_name),
-  email: ({ email }) => readText(email),
-  phone: ({ phone }) => readText(phone),
-  title: ({ title }) => readText(title),
-  service: ({ service }) => readText(service),
-  number: ({ number }) => readText(number),
-  description: ({ description }) => readText(description),
-  notes: ({ notes }) => readText(notes),
-  town: ({ town }) => readText(town),
-};
-const DATES: Readonly<Record<string, ReadFact>> = {
-  issued_on: ({ issued_on }) => readDate(issued_on),
-  due_on: ({ due_on }) => readDate(due_on),
-  paid_on: ({ paid_on }) => readDate(paid_on),
-};

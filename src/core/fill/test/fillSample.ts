@@ -1,3 +1,4 @@
+import { addresseesOf, type Addressees } from '../../addressing/addresseesOf';
 import { readMoment } from '../../dates/zone';
 import { RecordBook } from '../../records/recordBook';
 import type { RecordsFile } from '../../records/recordsFile';
@@ -108,12 +109,15 @@ interface More {
 }
 
 /** Fills a body from the sample; throws with every problem when it does not compile. */
-export function fillSample(body: string, more: More = {}): Filled {
+export function fillSample(body: string, more: More = {}): Filled & Addressees {
   const problems = problemsOf(body, more);
   if (problems.length) throw new Error(problems.join('\n'));
   const { compiled, book, kind, key } = prepare(body, more);
   const situation = situationFrom(book, { kind, key }, { sender: SAMPLE.members![0]!, ...more.wishes })!;
-  return fillTemplate(compiled!, situation, new Map(Object.entries(more.answers ?? {})));
+  return {
+    ...fillTemplate(compiled!, situation, new Map(Object.entries(more.answers ?? {}))),
+    ...addresseesOf(compiled!, situation),
+  };
 }
 
 /** What reading or compiling a body reports. The body begins on line 7. */

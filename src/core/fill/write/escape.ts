@@ -9,8 +9,8 @@ export function escapeWithBreaks(text: string): string {
 }
 
 function escaped(text: string, lineBreak: string): string {
-  // Asked of the expression, as strings come in so many kinds that a method of theirs is looked up anew each time.
-  const first = SPECIAL[Symbol.search](text);
+  // By an expression: a loop over the characters takes 18 % more of the time for HTML alone (docs/bench.md, “Fast paths”).
+  const first = text.search(SPECIAL);
   return first < 0 ? text : escapedFrom(first, text, lineBreak);
 }
 
