@@ -11,6 +11,7 @@ import { RecordBook } from '../../src/core/records/recordBook';
 import { schemaOf } from '../../src/core/records/schema';
 import type { RecordsFile } from '../../src/core/records/recordsFile';
 import type { Recipient } from '../../src/core/records/which/chooseRecipient';
+import { recipientOf } from '../../src/core/records/which/recipientOf';
 import { situationFrom, type Situation } from '../../src/core/records/which/situation';
 import { didYouMean } from '../../src/core/problems/nearest';
 import { byPlace, inWords, type Problem } from '../../src/core/problems/problem';
@@ -119,20 +120,17 @@ function situate(
   if (to.length === 0) return situation;
   return situationFrom(book, from, {
     ...wishes,
-    recipients: to.map((key) => recipient(key, situation, book)),
+    recipients: to.map((key) => recipient(key, situation)),
   })!;
 }
 
 /** A contact of the client, the client itself, or a partner or member as `partner:KEY`. */
-function recipient(key: string, situation: Situation, book: RecordBook): Recipient {
+function recipient(key: string, situation: Situation): Recipient {
+  for (const reference of [`contact:${key}`, `client:${key}`, key]) {
+    const found = recipientOf(reference, situation);
+    if (found) return found;
+  }
   const client = situation.client?.record;
-  const contact = client?.contacts?.find((one) => one.key === key);
-  if (contact) return { kind: 'contact', data: contact };
-  if (client && client.key === key) return { kind: 'client', data: client };
-  const [kind, rest = ''] = key.split(/:(.*)/s);
-  const other =
-    kind === 'partner' ? book.partners.get(rest) : kind === 'member' ? book.members.get(rest) : undefined;
-  if (other) return { kind: kind as 'partner' | 'member', data: other };
   const keys = (client?.contacts ?? []).map((one) => one.key);
   const whom = client?.name ?? client?.key ?? 'this client';
   throw new Unusable([

@@ -1,5 +1,6 @@
 import type { CopyMark, CopyWord } from './copyDocument';
 import { STYLES } from './document';
+import { LETTER } from './kinds';
 import type { Inline, Mark } from './templateDocument';
 
 /** A mark of a template's words or of a letter's. */
@@ -8,7 +9,8 @@ type AnyWord = Inline | CopyWord;
 /** The marks of a template's words, or of a letter's. */
 type MarkAt<Word> = Word extends CopyWord ? CopyMark : Mark;
 
-const ORDER: readonly AnyMark['type'][] = ['signature', 'value', 'link', 'style', 'italic', 'bold', 'code'];
+/** A template's marks stand in the same order as a letter's, which has more. */
+const ORDER = Object.keys(LETTER.marks);
 
 /** Marks in their one order, each once: two documents that look the same are the same. */
 export function sortMarks<M extends AnyMark>(marks: readonly M[]): M[] {

@@ -3,7 +3,7 @@ import type { RecordBook } from '../records/recordBook';
 import type { Situation } from '../records/which/situation';
 import type { CompiledTemplate } from './compileTemplate';
 import type { FillResult } from './filled';
-import { commonToLetters } from './commonToLetters';
+import { keptOfBusiness } from './keptOfBusiness';
 import { newRun } from './newRun';
 import type { PageWriter, WordWriter } from './write/writer';
 
@@ -24,7 +24,7 @@ export function fillInto(
   { notes = true } = {},
 ): FillResult {
   const sender = senderOf(template, situation);
-  const { formats, words: kept } = commonToLetters(template, situation.book);
+  const { formats, words: kept } = keptOfBusiness(template, situation.book);
   const run = newRun({
     situation: sender === situation.sender ? situation : { ...situation, sender },
     formats,

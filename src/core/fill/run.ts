@@ -3,7 +3,7 @@ import type { RecordBook } from '../records/recordBook';
 import type { Situation } from '../records/which/situation';
 import type { Formats } from './formats/formats';
 import type { Hole, Note } from './filled';
-import type { KeptWords } from './commonToLetters';
+import type { KeptWords } from './keptOfBusiness';
 import type { PageWriter, WordWriter } from './write/writer';
 
 /** One filling under way: what was compiled reads from it and writes into it. */

@@ -16,11 +16,11 @@ describe('front matter', () => {
 
   it('has name, group, starts from and subject; the others are optional', () => {
     expect(read(FULL).value?.head).toMatchObject({ name: 'T', group: 'G', startsFrom: 'invoice' });
-    const more = `${FULL}\nfrom: responsible\nreply to: '{{business.email}}'\ncopy: a@x.example\nblind copy: b@x.example\nattach: [invoice pdf, plan.pdf]\nsignature: CommonToLetters\nlanguage: de\nnote: N\nresting: yes\nkind: text\nmine: yes`;
+    const more = `${FULL}\nfrom: responsible\nreply to: '{{business.email}}'\ncopy: a@x.example\nblind copy: b@x.example\nattach: [invoice pdf, plan.pdf]\nsignature: House\nlanguage: de\nnote: N\nresting: yes\nkind: text\nmine: yes`;
     expect(read(more).value?.head).toMatchObject({
       from: 'responsible',
       attach: ['invoice pdf', 'plan.pdf'],
-      signature: 'CommonToLetters',
+      signature: 'House',
       language: 'de',
       note: 'N',
       resting: true,

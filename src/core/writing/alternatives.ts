@@ -7,7 +7,7 @@ import {
 } from '../describe/nameRecord';
 import type { Situation } from '../records/which/situation';
 import type { Choices } from './letter';
-import { referenceOf } from './writingDesk';
+import { referenceOf } from '../records/which/recipientOf';
 
 /** Another record or person that a letter could be filled from, and the choice that takes it. */
 interface Alternative extends RecordName {

@@ -15,7 +15,8 @@ import { changedFacts, factsOf } from './factsOf';
 import { marginOf } from './marginOf';
 import { proofLetter } from './proofLetter';
 import { readTemplateWords } from './readTemplateWords';
-import { referenceOf, WritingDesk } from './writingDesk';
+import { referenceOf } from '../records/which/recipientOf';
+import { WritingDesk } from './writingDesk';
 
 const invoice = (key: string, unit_price: number, due_on: string) => ({
   key,

@@ -9,7 +9,7 @@ import { inWords } from '../problems/problem';
 import { RecordBook } from '../records/recordBook';
 import type { RecordsFile } from '../records/recordsFile';
 import { schemaOf, type Schema } from '../records/schema';
-import type { Recipient } from '../records/which/chooseRecipient';
+import { recipientOf } from '../records/which/recipientOf';
 import { situationFrom, type Situation, type StartingPoint } from '../records/which/situation';
 import { hasWords, type AnyTemplate } from '../fitting/listedTemplate';
 import {
@@ -184,33 +184,4 @@ export class WritingDesk {
     }
     return read;
   }
-}
-
-/** `contact:hale` and so on, as somebody a letter can go to. */
-function recipientOf(reference: string, { client, book }: Situation): Recipient | undefined {
-  const [kind, key = ''] = reference.split(/:(.*)/s);
-  const from = client?.record;
-  switch (kind) {
-    case 'contact': {
-      const data = from?.contacts?.find((contact) => contact.key === key);
-      return data && { kind, data };
-    }
-    case 'client':
-      return from?.key === key ? { kind, data: from } : undefined;
-    case 'partner': {
-      const data = book.partners.get(key);
-      return data && { kind, data };
-    }
-    case 'member': {
-      const data = book.members.get(key);
-      return data && { kind, data };
-    }
-    default:
-      return undefined;
-  }
-}
-
-/** Somebody whom a letter can go to, as choices name them: `contact:hale`. */
-export function referenceOf({ kind, data }: Recipient): string {
-  return `${kind}:${data.key}`;
 }

@@ -5,7 +5,7 @@ import { Icon } from '../shell/Icon';
 import { useState } from 'react';
 import { people } from '../../core/writing/alternatives';
 import { nameRecipient } from '../../core/describe/nameRecord';
-import { referenceOf } from '../../core/writing/writingDesk';
+import { referenceOf } from '../../core/records/which/recipientOf';
 import { AddressLines } from './AddressLines';
 import type { LetterStore, LetterView } from './letterStore';
 

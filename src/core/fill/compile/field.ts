@@ -1,7 +1,7 @@
 import type { Place } from '../../problems/problem';
 import type { Field } from '../../document/templateDocument';
 import { factPhrase } from '../describe/factPhrase';
-import type { KeptWords } from '../commonToLetters';
+import type { KeptWords } from '../keptOfBusiness';
 import { resolvePath, type ResolvedPath } from '../paths/resolvePath';
 import { nextPart, placeOf, refused, type Scope } from '../paths/scope';
 import { placeId, type Origin, type Emit, type Run } from '../run';

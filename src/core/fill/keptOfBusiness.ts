@@ -18,17 +18,17 @@ export interface KeptWords {
  * fields of the business last said. Its own facts stand in letter after letter, so they are found and escaped once (11 % of
  * the time for HTML alone, 6 % for everything; docs/bench.md, “Fast paths”).
  */
-export interface CommonToLetters {
+export interface KeptOfBusiness {
   formats: Formats;
   words: (KeptWords | undefined)[];
 }
 
-const common = new WeakMap<object, WeakMap<RecordBook, CommonToLetters>>();
+const byTemplate = new WeakMap<object, WeakMap<RecordBook, KeptOfBusiness>>();
 
 /** A book's records are never changed in place: what was found in it holds as long as it does. */
-export function commonToLetters(template: { head: TemplateHead }, book: RecordBook): CommonToLetters {
-  let own = common.get(template);
-  if (!own) common.set(template, (own = new WeakMap()));
+export function keptOfBusiness(template: { head: TemplateHead }, book: RecordBook): KeptOfBusiness {
+  let own = byTemplate.get(template);
+  if (!own) byTemplate.set(template, (own = new WeakMap()));
   let shared = own.get(book);
   if (!shared) own.set(book, (shared = { formats: formatsOf(book, template.head.language), words: [] }));
   return shared;
