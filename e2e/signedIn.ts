@@ -22,6 +22,10 @@ export async function expectAccessible(page: Page): Promise<void> {
   // After going to another page its title comes last.
   await expect(page).toHaveTitle(/\S/);
   // A letter's own frame runs no scripts, axe's included: what is in it is checked apart.
+  // A colour on its way to another is neither.
+  await page.evaluate(() =>
+    Promise.all(document.getAnimations().map(({ finished }) => finished.catch(() => undefined))),
+  );
   const { violations } = await new AxeBuilder({ page })
     .exclude('iframe')
     // Without frames there is nothing to gather from, so that the second page axe opens for that is only slow.
