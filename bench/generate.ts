@@ -40,9 +40,15 @@ export async function generate(url: string, { clients, templates }: Size): Promi
         `select indexname as name, indexdef as definition from pg_indexes where indexname = any(array['record_words_search', 'letter_words_search'])`,
         { type: QueryTypes.SELECT },
       );
-      for (const { name } of indexes) await run(`drop index ${name}`);
-      for (const sql of ROWS) await run(sql);
-      for (const { definition } of indexes) await run(definition);
+      const [{ missing } = { missing: 0 }] = await database.sequelize.query<{ missing: number }>(
+        'select count(*)::int as missing from fresh',
+        { type: QueryTypes.SELECT },
+      );
+      if (missing > 0) {
+        for (const { name } of indexes) await run(`drop index ${name}`);
+        for (const sql of ROWS) await run(sql);
+        for (const { definition } of indexes) await run(definition);
+      }
       for (const sql of templateCopies(Math.floor(templates))) await run(sql);
       for (const table of FOLLOWED) await run(`alter table ${table} enable trigger user`);
     });
