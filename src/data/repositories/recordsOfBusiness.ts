@@ -23,37 +23,26 @@ export interface RecordScope {
   enquiries?: readonly string[];
 }
 
-/**
- * The records of a business as the records file of the command line, all or those of some clients with everything
- * that is theirs. One query for each table that can hold any, however many rows. Undefined when there is no such business.
- */
-export async function recordsOfBusiness(
-  { models, sequelize }: Database,
-  business_id: string,
-  scope?: RecordScope,
-): Promise<RecordsFile | undefined> {
-  const within = scope ? scopeOf(scope, business_id, (value) => sequelize.escape(value)) : () => ({});
-  const all = async <Name extends TableName>(
-    name: Name,
-    order: (string | [string, 'DESC'])[] = [],
-  ): Promise<Row<Name>[]> => {
-    const theirs = within(name);
-    if (!theirs) return [];
-    const found = await (models[name] as unknown as Findable).findAll({
-      attributes: selectedColumns(name),
-      where: { business_id, ...theirs },
-      order,
-      raw: true,
-    });
-    return found as Row<Name>[];
-  };
-  const business = (await models.business.findOne({
+/** The rows that belong to no client: the business itself, and what it has of its own. */
+export interface OwnRows {
+  business: Row<'business'>;
+  fields: Row<'custom_field'>[];
+  links: Row<'link'>[];
+  members: Row<'member'>[];
+  signatures: Row<'signature'>[];
+  partners: Row<'partner'>[];
+}
+
+/** Reads them. Undefined when there is no such business. */
+export async function ownRows(database: Database, business_id: string): Promise<OwnRows | undefined> {
+  const business = (await database.models.business.findOne({
     attributes: selectedColumns('business'),
     where: { id: business_id },
     raw: true,
   })) as unknown as Row<'business'> | null;
   if (!business) return undefined;
-  const zone = business.time_zone;
+  const all = <Name extends TableName>(name: Name, order?: Order) =>
+    rowsOf(database, name, { business_id }, order);
   const [fields, links, members, signatures, partners] = await Promise.all([
     all('custom_field', ['position']),
     all('link', ['position']),
@@ -61,6 +50,48 @@ export async function recordsOfBusiness(
     all('signature'),
     all('partner', ['key']),
   ]);
+  return { business, fields, links, members, signatures, partners };
+}
+
+type Order = (string | [string, 'DESC'])[];
+
+async function rowsOf<Name extends TableName>(
+  { models }: Database,
+  name: Name,
+  where: object,
+  order: Order = [],
+): Promise<Row<Name>[]> {
+  const found = await (models[name] as unknown as Findable).findAll({
+    attributes: selectedColumns(name),
+    where,
+    order,
+    raw: true,
+  });
+  return found as Row<Name>[];
+}
+
+/**
+ * The records of a business as the records file of the command line, all or those of some clients with everything
+ * that is theirs. One query for each table that can hold any, however many rows. Undefined when there is no such business.
+ * @param known its own rows, where they were read before
+ */
+export async function recordsOfBusiness(
+  database: Database,
+  business_id: string,
+  scope?: RecordScope,
+  known?: OwnRows,
+): Promise<RecordsFile | undefined> {
+  const within = scope
+    ? scopeOf(scope, business_id, (value) => database.sequelize.escape(value))
+    : () => ({});
+  const all = async <Name extends TableName>(name: Name, order: Order = []): Promise<Row<Name>[]> => {
+    const theirs = within(name);
+    return theirs ? rowsOf(database, name, { business_id, ...theirs }, order) : [];
+  };
+  const own = known ?? (await ownRows(database, business_id));
+  if (!own) return undefined;
+  const { business, fields, links, members, signatures, partners } = own;
+  const zone = business.time_zone;
   const [clients, contacts, items, enquiries, files] = await Promise.all([
     all('client', ['key']),
     all('contact', ['position']),

@@ -7,11 +7,12 @@ import { occasionsOf } from '../../core/occasions/occasionsOf';
 import { templateFor } from '../../core/occasions/templateFor';
 import { fullName } from '../../core/people/names';
 import { proofLetter } from '../../core/writing/proofLetter';
+import { RecordBook } from '../../core/records/recordBook';
 import { WritingDesk, type FilledLetter } from '../../core/writing/writingDesk';
 import { businessSettings } from '../../data/repositories/businessSettings';
 import { restingOccasions } from '../../data/repositories/occasionRests';
 import { pastLetters } from '../../data/repositories/pastLetters';
-import { recordsOfBusiness } from '../../data/repositories/recordsOfBusiness';
+import { ownRows, recordsOfBusiness } from '../../data/repositories/recordsOfBusiness';
 import { passagesOfBusiness, templatesByKey } from '../../data/repositories/templates/templatesOfBusiness';
 import {
   MOST_OF_AN_ACT,
@@ -19,7 +20,7 @@ import {
   worthWriting,
   type Candidate,
 } from '../../data/repositories/worthWriting';
-import { businessBook } from '../businessBook';
+import { now } from '../clock';
 import { connection } from '../connection';
 import type { CurrentMember } from '../signIn/currentMember';
 import { forMember } from '../forMember';
@@ -32,12 +33,14 @@ const MOST_CARDS = 30;
 export const today = forMember(async (member: CurrentMember): Promise<Today> => {
   const { business_id, id, key } = member;
   const database = connection();
-  const [business, templates, passages, settings] = await Promise.all([
-    businessBook(business_id),
+  const [own, templates, passages, settings] = await Promise.all([
+    ownRows(database, business_id),
     standingTemplates(member),
     passagesOfBusiness(database, business_id),
     businessSettings(database, business_id),
   ]);
+  const ownRecords = await recordsOfBusiness(database, business_id, { clients: [] }, own);
+  const business = new RecordBook(ownRecords!, now());
   const listed = templates.map((template) => template.listed);
   const looking = lookingFor(business, listed, settings);
   const [candidates, visits] = await Promise.all([
@@ -57,7 +60,7 @@ export const today = forMember(async (member: CurrentMember): Promise<Today> => 
     enquiries: shown.flatMap(({ enquiry_id }) => enquiry_id ?? []),
   };
   const [records, letters] = await Promise.all([
-    recordsOfBusiness(database, business_id, scope),
+    recordsOfBusiness(database, business_id, scope, own),
     pastLetters(database, business_id, id, scope),
   ]);
   const desk = new WritingDesk({
