@@ -1,5 +1,5 @@
 import { Mark, Node, type Attributes, type MarkConfig, type NodeConfig } from '@tiptap/core';
-import type { DocumentSchema, NodeKind } from '../../core/document/kinds';
+import { SAME_KIND, type DocumentSchema, type NodeKind } from '../../core/document/kinds';
 
 /** How kinds look, are pasted and typed; what they hold and say is the document's schema. */
 export type NodeLooks = Readonly<Record<string, Partial<NodeConfig>>>;
@@ -31,7 +31,7 @@ export function nodeOf(
 /** The nodes of an editor for the kinds of a document that stand in one place each. */
 export function nodesOf({ nodes }: DocumentSchema, looks: NodeLooks): Node[] {
   return Object.entries(nodes)
-    .filter(([, { groups, content }]) => groups.length < 2 && content !== 'same kind')
+    .filter(([, { groups, content }]) => groups.length < 2 && content !== SAME_KIND)
     .map(([name, kind]) => nodeOf(name, kind, kind.groups[0], looks[name] ?? {}));
 }
 
