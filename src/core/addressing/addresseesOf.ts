@@ -39,5 +39,6 @@ function addressee(data: Recipient['data']): Addressee[] {
 
 /** A name that stands in a header: a line break in it is a space. */
 function inLine(name: string): string {
-  return name.replace(/[\p{Cc}\u2028\u2029]+/gu, ' ').trim();
+  const line = name.replace(/[\p{Cc}\u2028\u2029]+/gu, ' ');
+  return line === name ? name : line.trim();
 }

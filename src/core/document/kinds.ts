@@ -69,7 +69,8 @@ const whole = (value: unknown) =>
 
 const flag = (): Attribute => ({ initial: false, read: (value) => value === true || undefined });
 
-const listOf = (value: unknown): unknown[] => (Array.isArray(value) ? value : unreadable());
+/** What must be a list. */
+export const listOf = (value: unknown): unknown[] => (Array.isArray(value) ? value : unreadable());
 
 const stylesOf = (value: unknown): Style[] =>
   Array.isArray(value) ? STYLES.filter((style) => value.includes(style)) : [];
@@ -111,7 +112,7 @@ const saidOrNot = (): Attribute => ({ initial: null, read: (value) => value ?? u
 
 /** Where a picture or link leads: words with fields in a template; in a letter an address that may be followed. */
 const LINE = said([]);
-const LINE_OR_NONE: Attribute = { initial: null, read: (value) => value ?? undefined };
+const LINE_OR_NONE = saidOrNot();
 const ADDRESS_OR_NONE: Attribute = {
   initial: null,
   read: (value) => (value ? safeAddress(readText(value)) : undefined),

@@ -1,6 +1,7 @@
 import type { CopyDocument } from './copyDocument';
 import {
   LETTER,
+  listOf,
   readText,
   SAME_KIND,
   TEMPLATE,
@@ -76,13 +77,13 @@ class DocumentReader {
     if (Object.keys(attrs).length) node.attrs = attrs;
     if (type === 'text') node.text = readText(given.text);
     if (allowed.has('text')) {
-      const marks = asList(given.marks ?? []).flatMap((mark) => this.mark(mark));
+      const marks = listOf(given.marks ?? []).flatMap((mark) => this.mark(mark));
       if (marks.length) node.marks = sortMarks(marks);
     }
     if (!kind.content) return node;
     const among = kind.groups.length > 1 ? allowed : siblings;
     const inside = kind.content === SAME_KIND ? among! : insideOf(kind, this.schema);
-    const content = asList(given.content ?? []).map((child) => this.node(child, inside, among, depth + 1));
+    const content = listOf(given.content ?? []).map((child) => this.node(child, inside, among, depth + 1));
     node.content = inside.has('text') ? joined(content) : content;
     return node;
   }
@@ -133,9 +134,4 @@ function asObject(json: unknown): Record<string, unknown> {
   if (typeof json !== 'object' || json === null || Array.isArray(json))
     throw new UnreadableDocument('This is not a letter.');
   return json as Record<string, unknown>;
-}
-
-function asList(json: unknown): unknown[] {
-  if (!Array.isArray(json)) throw new UnreadableDocument('This is not a letter.');
-  return json;
 }

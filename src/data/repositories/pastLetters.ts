@@ -3,6 +3,10 @@ import type { PastLetter } from '../../core/fitting/fittingTemplates';
 import type { Database } from '../database';
 import type { RecordScope } from './recordsOfBusiness';
 
+/** A letter from a template that was written; one that is held or has failed counts as long as somebody has to see to it. */
+export const WRITTEN_LETTER = `message.direction = 'out' and message.template_id is not null
+  and message.status not in ('draft', 'taken back') and (message.status <> 'failed' or message.settled_at is null)`;
+
 /** How far back a member's own letters say which templates are used. */
 const LATELY = 500;
 
@@ -44,8 +48,7 @@ export async function pastLetters(
      from these join message using (id)
      join template on template.business_id = message.business_id and template.id = message.template_id
      left join member on member.business_id = message.business_id and member.id = message.member_id
-     where message.business_id = $business_id and message.direction = 'out'
-       and message.status not in ('draft', 'taken back') and (message.status <> 'failed' or message.settled_at is null)
+     where message.business_id = $business_id and ${WRITTEN_LETTER}
      order by message.at, message.sequence`,
     { bind: { business_id, member_id, clients, enquiries }, type: QueryTypes.SELECT },
   );

@@ -2,6 +2,7 @@ import { QueryTypes } from 'sequelize';
 import type { Occasion } from '../../core/occasions/occasion';
 import type { Database } from '../database';
 import { OPEN_INVOICE } from './lists/recordLists';
+import { WRITTEN_LETTER } from './pastLetters';
 
 /** What may be worth writing about, as the database knows it; core/occasions/rules have the last word. */
 export interface Candidate extends Pick<Occasion, 'act' | 'start'> {
@@ -34,11 +35,10 @@ export interface Looking {
 /** More of one act are not looked for: nobody writes so many letters in a day. */
 export const MOST_OF_AN_ACT = 200;
 
-/** A letter about a record, from a day on where one is given; the same ones count as in pastLetters. */
+/** A letter about a record, from a day on where one is given. */
 const written = (record: 'booking' | 'enquiry' | 'invoice' | 'project', since?: string) =>
   `exists (select from message where message.business_id = $business_id and message.${record}_id = ${record}.id
-     and direction = 'out' and template_id is not null and message.status not in ('draft', 'taken back')
-     and (message.status <> 'failed' or settled_at is null)
+     and ${WRITTEN_LETTER}
      ${since ? `and (message.at at time zone $zone)::date >= ${since}` : ''})`;
 
 const found = (act: string, kind: string, since: string, rest: string) =>
@@ -99,8 +99,7 @@ const QUERIES = [
        and (cardinality($reminders::text[]) = 0 or cardinality($reminders::text[]) > (
          select count(distinct template.key) from message
          join template on template.business_id = message.business_id and template.id = message.template_id
-         where message.business_id = $business_id and message.invoice_id = invoice.id and message.direction = 'out'
-           and message.status not in ('draft', 'taken back') and (message.status <> 'failed' or message.settled_at is null)
+         where message.business_id = $business_id and message.invoice_id = invoice.id and ${WRITTEN_LETTER}
            and (message.at at time zone $zone)::date >= invoice.due_on and template.key = any($reminders)))
      order by invoice.due_on, invoice.issued_on, invoice.number`,
   ),

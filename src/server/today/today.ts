@@ -7,7 +7,6 @@ import { occasionsOf } from '../../core/occasions/occasionsOf';
 import { templateFor } from '../../core/occasions/templateFor';
 import { fullName } from '../../core/people/names';
 import { proofLetter } from '../../core/writing/proofLetter';
-import { RecordBook } from '../../core/records/recordBook';
 import { WritingDesk, type FilledLetter } from '../../core/writing/writingDesk';
 import { businessSettings } from '../../data/repositories/businessSettings';
 import { restingOccasions } from '../../data/repositories/occasionRests';
@@ -20,7 +19,7 @@ import {
   worthWriting,
   type Candidate,
 } from '../../data/repositories/worthWriting';
-import { now } from '../clock';
+import { businessBook } from '../businessBook';
 import { connection } from '../connection';
 import type { CurrentMember } from '../signIn/currentMember';
 import { forMember } from '../forMember';
@@ -39,8 +38,7 @@ export const today = forMember(async (member: CurrentMember): Promise<Today> => 
     passagesOfBusiness(database, business_id),
     businessSettings(database, business_id),
   ]);
-  const ownRecords = await recordsOfBusiness(database, business_id, { clients: [] }, own);
-  const business = new RecordBook(ownRecords!, now());
+  const business = await businessBook(business_id, own);
   const listed = templates.map((template) => template.listed);
   const looking = lookingFor(business, listed, settings);
   const [candidates, visits] = await Promise.all([
