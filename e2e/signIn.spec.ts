@@ -70,3 +70,16 @@ test('in a demonstration a member is one press away', async ({ page }) => {
   await page.getByRole('button', { name: 'Teo Marsh' }).click();
   await expect(page.getByRole('heading', { name: TODAY })).toBeVisible();
 });
+
+test('our fonts come after the first page can be used, and with every page after it', async ({ page }) => {
+  const askedFor: string[] = [];
+  page.on('request', (request) => request.resourceType() === 'font' && askedFor.push(request.url()));
+  await page.route('**/*.js', (route) => new Promise((go) => setTimeout(() => go(route.continue()), 300)));
+  const first = await page.goto('/sign-in');
+  expect(await first!.text()).not.toContain('data-fonts');
+  await page.waitForLoadState('domcontentloaded');
+  expect(askedFor).toEqual([]);
+  await expect.poll(() => page.evaluate(() => document.fonts.check('16px "Literata Variable"'))).toBe(true);
+  await expect.poll(async () => (await page.context().cookies()).map(({ name }) => name)).toContain('fonts');
+  expect(await (await page.goto('/sign-in'))!.text()).toContain('<html lang="en-GB" data-fonts="">');
+});

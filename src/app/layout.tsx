@@ -1,9 +1,11 @@
 import type { Metadata, Viewport } from 'next';
-import { headers } from 'next/headers';
+import { cookies, headers } from 'next/headers';
 import type { ReactNode } from 'react';
 import '@fontsource-variable/literata/wght.css';
 import '@fontsource-variable/literata/wght-italic.css';
 import '@fontsource-variable/public-sans/index.css';
+import { FONTS_COOKIE } from '../ui/shell/fontsCookie';
+import { OwnFonts } from '../ui/shell/OwnFonts';
 import { ServiceWorker } from '../ui/shell/ServiceWorker';
 import '../ui/theme/theme.scss';
 
@@ -20,10 +22,12 @@ export const viewport: Viewport = {
 export default async function RootLayout({ children }: { children: ReactNode }) {
   // Every page is made for its request: the policy's nonce is in it, and no build asks the database.
   await headers();
+  const fonts = (await cookies()).has(FONTS_COOKIE) ? '' : undefined;
   return (
-    <html lang="en-GB">
+    <html lang="en-GB" data-fonts={fonts}>
       <body>
         {children}
+        <OwnFonts />
         <ServiceWorker />
       </body>
     </html>

@@ -52,11 +52,11 @@ export class FactWords {
     return number && phoneNumber(number, 'local', this.home);
   }
 
-  custom(record: string, values: Custom | undefined): [string, string | undefined][] {
+  custom(record: string, values: Custom | undefined): { label: string; value: string }[] {
     const fields = (this.book.business.custom_fields ?? []).filter((field) => field.record === record);
-    return fields.flatMap(({ key, label }): [string, string | undefined][] => {
+    return fields.flatMap(({ key, label }) => {
       const value = values?.[key];
-      return value === undefined || value === null ? [] : [[label, this.customValue(value)]];
+      return value === undefined || value === null ? [] : { label, value: this.customValue(value) };
     });
   }
 

@@ -4,8 +4,10 @@ import { SCHEMA_DEFAULTS } from '../records/defaults';
 import { sumLine } from '../records/derive/invoiceSums';
 import { fullName } from '../people/names';
 import type { BookingData, ClientData, EnquiryData, InvoiceData, ProjectData } from '../records/recordsFile';
+import type { RecordKind } from '../records/recordKind';
 import type { StartingPoint } from '../records/which/situation';
 import { FactWords } from './factWords';
+import { headingOf } from './headings';
 import { nameBooking, nameInvoice, nameProject } from './nameRecord';
 
 /** A record as its page shows it: what it is called, its facts in order, and what hangs on it. */
@@ -75,25 +77,25 @@ class View {
       kind: 'client',
       title: client.name ?? client.key,
       note: [client.kind, client.address?.town].filter(Boolean).join(', '),
-      facts: facts([
-        ['Still open', unpaid ? this.words.money(unpaid) : undefined],
-        ['Email', client.email],
-        ['Telephone', this.words.phone(client.phone)],
-        ['Mobile', this.words.phone(client.mobile)],
-        ['Address', this.words.address(client.address)],
-        ['Invoices to', this.words.address(client.billing_address)],
-        ['Called', client.preferred_name],
-        ['Writes', client.language],
-        ['Client since', this.words.date(client.since)],
-        ['Looked after by', this.words.member(client.responsible)],
-        ['Tags', client.tags?.join(', ')],
+      facts: facts('client', [
+        ['outstanding', unpaid ? this.words.money(unpaid) : undefined],
+        ['email', client.email],
+        ['phone', this.words.phone(client.phone)],
+        ['mobile', this.words.phone(client.mobile)],
+        ['address', this.words.address(client.address)],
+        ['billing_address', this.words.address(client.billing_address)],
+        ['preferred_name', client.preferred_name],
+        ['language', client.language],
+        ['since', this.words.date(client.since)],
+        ['responsible', this.words.member(client.responsible)],
+        ['tags', client.tags?.join(', ')],
         ...this.words.custom('client', client.custom),
-        ['Notes', client.notes],
+        ['notes', client.notes],
       ]),
       tables: [
         table(
-          'People',
-          ['Name', 'Role', 'Email', 'Telephone'],
+          headingOf('client', 'contacts'),
+          ['full_name', 'role', 'email', 'phone'].map((key) => headingOf('contact', key)),
           (client.contacts ?? []).map((contact) => [
             fullName(contact) ?? '',
             [contact.role, ...(contact.uses ?? []).filter((use) => use !== 'main')]
@@ -105,14 +107,14 @@ class View {
           ]),
         ),
         table(
-          capital(plural(this.book.business.item_label ?? SCHEMA_DEFAULTS.itemLabel)),
-          ['Name', 'What', 'Facts'],
+          this.items,
+          [headingOf('item', 'name'), headingOf('item', 'kind'), 'Facts'],
           (client.items ?? []).map((item) => [
             item.name ?? '',
             item.kind ?? '',
             this.words
               .custom('item', item.custom)
-              .map(([label, value]) => `${label}: ${value}`)
+              .map(({ label, value }) => `${label}: ${value}`)
               .join(', '),
           ]),
         ),
@@ -133,14 +135,14 @@ class View {
       kind: 'enquiry',
       title: this.book.clients.get(enquiry.client ?? '')?.name ?? enquiry.name ?? enquiry.email ?? 'Enquiry',
       note: [enquiry.service, enquiry.status].filter(Boolean).join(', '),
-      facts: facts([
-        ['Received', this.words.moment(enquiry.received_at)],
-        ['By', enquiry.via],
-        ['Name', enquiry.name],
-        ['Email', enquiry.email],
-        ['Telephone', this.words.phone(enquiry.phone)],
-        ['Days asked for', (enquiry.wanted_on ?? []).map((day) => this.words.date(day)).join(', ')],
-        ['Message', enquiry.message],
+      facts: facts('enquiry', [
+        ['received_at', this.words.moment(enquiry.received_at)],
+        ['via', enquiry.via],
+        ['name', enquiry.name],
+        ['email', enquiry.email],
+        ['phone', this.words.phone(enquiry.phone)],
+        ['wanted_on', (enquiry.wanted_on ?? []).map((day) => this.words.date(day)).join(', ')],
+        ['message', enquiry.message],
       ]),
       tables: [],
       links: [],
@@ -154,14 +156,14 @@ class View {
       kind: 'project',
       title: project.title ?? project.key,
       note: nameProject(this.book, project).note,
-      facts: facts([
-        ['Begins', this.words.date(project.starts_on)],
-        ['Ends', this.words.date(project.ends_on)],
-        ['Value', this.words.money(project.value)],
-        ['Where', this.words.address(project.location)],
-        ['Looked after by', this.words.member(project.responsible)],
+      facts: facts('project', [
+        ['starts_on', this.words.date(project.starts_on)],
+        ['ends_on', this.words.date(project.ends_on)],
+        ['value', this.words.money(project.value)],
+        ['location', this.words.address(project.location)],
+        ['responsible', this.words.member(project.responsible)],
         ...this.words.custom('project', project.custom),
-        ['Notes', project.notes],
+        ['notes', project.notes],
       ]),
       tables: [],
       links: [
@@ -180,19 +182,16 @@ class View {
       kind: 'visit',
       title: name,
       note,
-      facts: facts([
-        ['Begins', this.words.moment(booking.starts_at)],
-        ['Ends', this.words.time(booking.ends_at)],
-        ['State', booking.status],
-        ['Who comes', this.words.member(booking.member)],
-        ['Where', this.words.address(booking.location)],
-        ['Price', this.words.money(booking.price)],
-        [
-          capital(plural(this.book.business.item_label ?? SCHEMA_DEFAULTS.itemLabel)),
-          items.map((item) => item.name).join(', '),
-        ],
+      facts: facts('booking', [
+        ['starts_at', this.words.moment(booking.starts_at)],
+        ['ends_at', this.words.time(booking.ends_at)],
+        ['status', booking.status],
+        ['member', this.words.member(booking.member)],
+        ['location', this.words.address(booking.location)],
+        ['price', this.words.money(booking.price)],
+        { label: this.items, value: items.map((item) => item.name).join(', ') },
         ...this.words.custom('booking', booking.custom),
-        ['Notes', booking.notes],
+        ['notes', booking.notes],
       ]),
       tables: [],
       links: project ? [link('project', project, nameProject(this.book, project))] : [],
@@ -208,27 +207,27 @@ class View {
       kind: 'invoice',
       title: `Invoice ${invoice.number ?? invoice.key}`,
       note: nameInvoice(this.book, invoice).note,
-      facts: facts([
-        ['State', sums.state],
-        ['Issued', this.words.date(invoice.issued_on)],
-        ['Due', this.words.date(invoice.due_on)],
-        ['Total', money(sums.amount)],
-        ['Paid', sums.paid ? money(sums.paid) : undefined],
-        ['Still open', sums.isUnpaid ? money(sums.balance) : undefined],
-        ['To', this.words.address(invoice.bill_to)],
+      facts: facts('invoice', [
+        ['state', sums.state],
+        ['issued_on', this.words.date(invoice.issued_on)],
+        ['due_on', this.words.date(invoice.due_on)],
+        ['total', money(sums.amount)],
+        ['paid', sums.paid ? money(sums.paid) : undefined],
+        ['balance', sums.isUnpaid ? money(sums.balance) : undefined],
+        ['bill_to', this.words.address(invoice.bill_to)],
         ...this.words.custom('invoice', invoice.custom),
-        ['Notes', invoice.notes],
+        ['notes', invoice.notes],
       ]),
       tables: [
         table(
-          'Lines',
-          ['What', 'Amount'],
+          headingOf('invoice', 'lines'),
+          ['description', 'amount'].map((key) => headingOf('line', key)),
           (invoice.lines ?? []).map((line) => [line.description ?? '', money(sumLine(line).amount)]),
           1,
         ),
         table(
-          'Payments',
-          ['On', 'By', 'Amount'],
+          headingOf('invoice', 'payments'),
+          ['paid_on', 'method', 'amount'].map((key) => headingOf('payment', key)),
           (invoice.payments ?? []).map((payment) => [
             this.words.date(payment.paid_on) ?? '',
             payment.method ?? '',
@@ -238,7 +237,7 @@ class View {
         ),
         table(
           'Instalments',
-          ['Due', 'Amount', 'Left'],
+          ['due_on', 'Amount', 'Left'],
           (invoice.instalments ?? []).map((part) => [
             this.words.date(part.due_on) ?? '',
             money(part.amount),
@@ -250,6 +249,11 @@ class View {
       links: project ? [link('project', project, nameProject(this.book, project))] : [],
       ...this.itsClient(invoice.client),
     };
+  }
+
+  /** What the business calls that which the service is done to. */
+  private get items(): string {
+    return capital(plural(this.book.business.item_label ?? SCHEMA_DEFAULTS.itemLabel));
   }
 
   private itsClient(key: string | undefined): Pick<RecordView, 'client'> {
@@ -266,8 +270,13 @@ function link(
   return { kind, key, ...named };
 }
 
-function facts(all: [string, string | undefined][]): Fact[] {
-  return all.flatMap(([label, value]) => (value ? [{ label, value }] : []));
+/** Those that say something, under the words that head them; the business's own fields have theirs. */
+function facts(kind: RecordKind, all: ([key: string, value: string | undefined] | Fact)[]): Fact[] {
+  return all.flatMap((fact) => {
+    if (!Array.isArray(fact)) return fact.value ? fact : [];
+    const [key, value] = fact;
+    return value ? { label: headingOf(kind, key), value } : [];
+  });
 }
 
 function table(

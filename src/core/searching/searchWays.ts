@@ -47,8 +47,12 @@ function wayOf(form: string): SearchWay {
     return { like: form.length > FEW_LETTERS ? `%${like}%` : `% ${like}%` };
   }
   if (form.length <= FEW_DIGITS) return { like: `% ${form} %` };
-  // A whole word, or a piece of a long one.
-  return { like: `%${form}%`, match: `(^| )(${form}( |$)|(?=[^ ]{${LONG_NUMBER}})[^ ]*${form})` };
+  const like = `%${form}%`;
+  const around = LONG_NUMBER - form.length;
+  if (around <= 0) return { like };
+  // A whole word, or a piece of a long one: so many letters before it, the others behind. To look ahead is slow there.
+  const inLong = Array.from({ length: around + 1 }, (_, n) => `[^ ]{${n}}${form}[^ ]{${around - n}}`);
+  return { like, match: [`(^| )${form}( |$)`, ...inLong].join('|') };
 }
 
 function isNumber(word: string): boolean {

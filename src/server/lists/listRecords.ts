@@ -41,23 +41,53 @@ export const findRecords = forMember(
     const book = await businessBook(business_id);
     const wanted = searchWays(find, formatsOf(book).settings.home).slice(0, MOST_WORDS);
     const found = await foundRecords(connection(), kind, wanted);
-    const { rows } = await rowsOf(business_id, kind, { among: found.slice(0, MOST_FOUND), most: MOST_FOUND });
-    const entries = entriesIn(book, kind, rows);
     const words = wordsWanted(find);
-    const named = (entry: ListEntry) => entry.day === undefined && hasWords(searchable(entry.name), words);
-    const sorted = [...entries.filter(named), ...entries.filter((entry) => !named(entry))];
-    const more = found.length > PAGE;
-    return { entries: sorted.slice(0, PAGE), ...(more ? { more } : {}) };
+    const among = found.length > PAGE ? await firstOf(business_id, kind, found, words) : found;
+    const { rows } = await rowsOf(business_id, kind, { among, most: PAGE });
+    const entries = namedFirst(entriesIn(book, kind, rows), words);
+    return { entries, ...(found.length > PAGE ? { more: true } : {}) };
   },
 );
+
+/** Of many records the ids of those that are shown: only their names are read. */
+async function firstOf(
+  business_id: string,
+  kind: StartingKind,
+  found: readonly string[],
+  words: readonly string[],
+): Promise<string[]> {
+  const list = RECORD_LISTS[kind];
+  const { rows } = await listPage<{ id: string; name: string }>(
+    connection(),
+    business_id,
+    { ...list, columns: `${kind}.id, ${list.name} as name` },
+    { among: found.slice(0, MOST_FOUND), most: MOST_FOUND, bind: boundBy(kind) },
+  );
+  return namedFirst(rows, words)
+    .slice(0, PAGE)
+    .map(({ id }) => id);
+}
+
+/** In their order, but those whose name has the words before those that have them elsewhere. */
+function namedFirst<T extends { name: string; day?: string }>(
+  all: readonly T[],
+  words: readonly string[],
+): T[] {
+  const named = ({ name, day }: T) => day === undefined && hasWords(searchable(name), words);
+  return [...all.filter(named), ...all.filter((one) => !named(one))];
+}
 
 function rowsOf(
   business_id: string,
   kind: StartingKind,
   asked: { after?: ListPlace | undefined; among?: readonly string[]; most: number },
 ) {
-  const bind = kind === 'booking' ? { now: new Date(now()) } : {};
+  const bind = boundBy(kind);
   return listPage<ListRows[typeof kind]>(connection(), business_id, RECORD_LISTS[kind], { ...asked, bind });
+}
+
+function boundBy(kind: StartingKind): object {
+  return kind === 'booking' ? { now: new Date(now()) } : {};
 }
 
 function entriesIn(book: RecordBook, kind: StartingKind, rows: readonly object[]): ListEntry[] {

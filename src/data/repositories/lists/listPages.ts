@@ -16,6 +16,8 @@ interface Segment {
 /** How a list is read: its columns, its tables, its parts one after another. Each part has an index of its own. */
 export interface ListQuery {
   kind: StartingKind;
+  /** what a record is called in it; bookings are listed by their days and have no name */
+  name: string;
   columns: string;
   from: string;
   segments: readonly Segment[];

@@ -24,12 +24,14 @@ const withClient = (kind: string) =>
 
 /** What something may still be paid on: as the indexes of invoices have it. */
 export const OPEN_INVOICE = `invoice.status = 'sent' and invoice.total > invoice.paid`;
+const ENQUIRER = `coalesce(client.name, enquiry.name, enquiry.email, '')`;
 const OPEN_PROJECT = `project.status in ('active', 'planned', 'enquiry')`;
 
 /** The lists of records. What they bind: $now, the moment that parts what is to come from what was. */
 export const RECORD_LISTS: Readonly<Record<StartingKind, ListQuery>> = {
   client: {
     kind: 'client',
+    name: 'client.name',
     columns: `client.key, client.name, client.kind, client.address,
       coalesce((select sum(total - paid) from invoice where invoice.business_id = client.business_id
         and invoice.client_id = client.id and ${OPEN_INVOICE}), 0)::bigint as unpaid`,
@@ -39,7 +41,8 @@ export const RECORD_LISTS: Readonly<Record<StartingKind, ListQuery>> = {
   // Those that wait come first.
   enquiry: {
     kind: 'enquiry',
-    columns: `enquiry.key, coalesce(client.name, enquiry.name, enquiry.email, '') as name, service, status, received_at`,
+    name: ENQUIRER,
+    columns: `enquiry.key, ${ENQUIRER} as name, service, status, received_at`,
     from: 'enquiry left join client on client.business_id = enquiry.business_id and client.id = enquiry.client_id',
     segments: [`(enquiry.status = 'waiting')`, `not (enquiry.status = 'waiting')`].map((where) => ({
       where,
@@ -52,6 +55,7 @@ export const RECORD_LISTS: Readonly<Record<StartingKind, ListQuery>> = {
   // What goes on comes first, the newest at the top.
   project: {
     kind: 'project',
+    name: 'project.title',
     columns: 'project.key, project.title, client.name as client, project.status, project.starts_on::text',
     from: withClient('project'),
     segments: [`(${OPEN_PROJECT})`, `not (${OPEN_PROJECT})`].map((where) => ({
@@ -65,6 +69,7 @@ export const RECORD_LISTS: Readonly<Record<StartingKind, ListQuery>> = {
   // Coming ones first, the next one at the top; then the past, the latest first.
   booking: {
     kind: 'booking',
+    name: `''`,
     columns: 'booking.key, booking.service, client.name as client, booking.status, booking.starts_at',
     from: withClient('booking'),
     segments: [
@@ -87,6 +92,7 @@ export const RECORD_LISTS: Readonly<Record<StartingKind, ListQuery>> = {
   // Open ones first, the longest due at the top; then the others, the newest first.
   invoice: {
     kind: 'invoice',
+    name: `invoice.number || ', ' || client.name`,
     columns: `invoice.key, invoice.number, client.name as client, invoice.status, invoice.due_on::text,
       invoice.total, invoice.paid`,
     from: withClient('invoice'),
