@@ -76,7 +76,7 @@ test('our fonts come after the first page can be used, and with every page after
   page.on('request', (request) => request.resourceType() === 'font' && askedFor.push(request.url()));
   await page.route('**/*.js', (route) => new Promise((go) => setTimeout(() => go(route.continue()), 300)));
   const first = await page.goto('/sign-in');
-  expect(await first!.text()).not.toContain('data-fonts');
+  expect(await first!.text()).toContain('<html lang="en-GB"><head>');
   await page.waitForLoadState('domcontentloaded');
   expect(askedFor).toEqual([]);
   await expect.poll(() => page.evaluate(() => document.fonts.check('16px "Literata Variable"'))).toBe(true);

@@ -123,12 +123,12 @@ describe('the database refuses', () => {
     ],
     [
       'a second default signature',
-      "insert into signature select business_id, gen_random_uuid(), member_id, 'Another', text, true from signature where name = 'Imke'",
+      "insert into signature select business_id, gen_random_uuid(), member_id, 'Another', true, document, document_schema from signature where name = 'Imke'",
       'signature_default',
     ],
     [
       'a second house signature',
-      "insert into signature select business_id, gen_random_uuid(), null, 'House two', '', false from signature where name = 'House'",
+      "insert into signature select business_id, gen_random_uuid(), null, 'House two', false, document, document_schema from signature where name = 'House'",
       'signature_house',
     ],
     [

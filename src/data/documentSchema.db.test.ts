@@ -168,3 +168,21 @@ it('documents of the first schema become what their text reads as', async () => 
     expect(row!.now, source).toEqual(document);
   }
 });
+
+it('a signature that was plain text becomes what its lines read as', async () => {
+  const migration = await readFile(path.join(MIGRATIONS, '0016-signatures-are-documents.sql'), 'utf8');
+  await database.sequelize.query(migration.slice(0, migration.indexOf('alter table')));
+  for (const [written, source] of [
+    ['Imke Sandoval', 'Imke Sandoval\n'],
+    ['A\nB · {{sender.phone}}{{business.name}}\n', 'A\\\nB · {{sender.phone}}{{business.name}}\n'],
+  ]) {
+    const [row] = await database.sequelize.query<{ now: unknown }>(
+      'select document_of_signature($written) as now',
+      {
+        bind: { written },
+        type: QueryTypes.SELECT,
+      },
+    );
+    expect(row!.now).toEqual(readMarkdown(source!, new LineIndex(source!, 's'), new WeakMap(), []));
+  }
+});

@@ -1,6 +1,6 @@
 import { object, string, type InferType } from 'yup';
 import type { RecordsFile } from '../records/recordsFile';
-import type { Passage } from '../template/template';
+import type { Passage, Signature } from '../template/template';
 import type { Problem } from '../problems/problem';
 import { LONGEST_WORDS } from '../template/text/tooLarge';
 import { VERSION } from './numbers';
@@ -26,5 +26,6 @@ export type KeepAnswer<Moment = string> =
 export interface WordsFacts {
   business: RecordsFile['business'];
   passages: Passage[];
+  signatures: Signature[];
   groups: string[];
 }

@@ -5,7 +5,7 @@ import type { CopyDocument } from '../document/copyDocument';
 import type { ListedTemplate, TemplateWords } from '../fitting/listedTemplate';
 import type { PastLetter } from '../fitting/fittingTemplates';
 import type { RecordsFile } from '../records/recordsFile';
-import type { Passage } from '../template/template';
+import type { Passage, Signature } from '../template/template';
 
 /** What a letter from one record is written from, beside the templates: answered by `/api/writing`. */
 export interface WritingAnswer {
@@ -30,6 +30,7 @@ export interface WritingAnswer {
 export interface TemplateList {
   templates: ListedTemplate[];
   passages: Passage[];
+  signatures: Signature[];
   groups: ListedGroup[];
 }
 

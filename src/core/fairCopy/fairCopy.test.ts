@@ -76,7 +76,7 @@ function deskWith(...bodies: string[]): WritingDesk {
     return { ...readTemplate(source, 't.md').value!, key: `t${i}`, version: 1 };
   });
   const now = readMoment('2026-11-25T09:00:00Z')!;
-  return new WritingDesk({ records: RECORDS, now, templates, passages: [], member: 'imke' });
+  return new WritingDesk({ records: RECORDS, now, templates, passages: [], signatures: [], member: 'imke' });
 }
 
 const desk = deskWith(BODY, 'Hello {{recipient.greeting_name}},\n\nall is well.\n\n{{signature}}\n');

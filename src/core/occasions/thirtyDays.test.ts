@@ -126,6 +126,7 @@ function offersOn(day: string, hour: string, letters: readonly PastLetter[]): Of
     now,
     templates: TEMPLATES,
     passages: [],
+    signatures: [],
     member: 'imke',
   });
   return occasionsOf(desk.book, letters).flatMap((occasion) => {

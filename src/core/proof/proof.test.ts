@@ -27,6 +27,7 @@ function marksOf(
     now: Date.parse('2026-03-02T09:00:00Z'),
     templates: [{ ...value, key: 't', version: 1 }],
     passages: [],
+    signatures: [],
     member: 'imke',
   });
   const filled = desk.fill({ kind, key }, { template: 't', answers: {}, ...choices });

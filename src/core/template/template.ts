@@ -49,6 +49,17 @@ export interface KeptTemplate extends Template {
   version: number;
 }
 
+/** What letters are signed with: a member's own, or the house's, which is filled with whoever writes. */
+export interface Signature {
+  name: string;
+  /** whose, by key; absent: the house's */
+  member?: string;
+  /** whether it stands where none is asked for by name */
+  usual: boolean;
+  /** paragraphs alone */
+  document: TemplateDocument;
+}
+
 /** Text shared by many templates. */
 export interface Passage {
   name: string;

@@ -76,7 +76,14 @@ const choices = { template: 't', answers: {} };
 function desk(body: string, { head = '', records = RECORDS }: { head?: string; records?: RecordsFile } = {}) {
   const source = `---\nname: T\ngroup: Money\nstarts from: invoice\nsubject: 'S {{invoice.number}}'\n${head}---\n${body}\n`;
   const template = { ...readTemplate(source, 't.md').value!, key: 't', version: 1 };
-  return new WritingDesk({ records, now: NOW, templates: [template], passages: [], member: 'imke' });
+  return new WritingDesk({
+    records,
+    now: NOW,
+    templates: [template],
+    passages: [],
+    signatures: [],
+    member: 'imke',
+  });
 }
 
 describe('a template that is only listed', () => {

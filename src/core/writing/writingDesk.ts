@@ -18,7 +18,7 @@ import {
   type FittingTemplates,
   type PastLetter,
 } from '../fitting/fittingTemplates';
-import type { KeptTemplate, Passage, TemplateHead, WrittenTo } from '../template/template';
+import type { KeptTemplate, Passage, Signature, TemplateHead, WrittenTo } from '../template/template';
 import type { Choices, Letter } from './letter';
 
 /** How many filled letters are kept at hand. */
@@ -32,6 +32,7 @@ export interface WritingFacts {
   /** those whose words are not at hand yet can be chosen among, not filled */
   templates: readonly AnyTemplate[];
   passages: readonly Passage[];
+  signatures: readonly Signature[];
   /** the key of the member who writes */
   member: string;
 }
@@ -90,6 +91,7 @@ export class WritingDesk {
       const judged = compileTemplate(template, {
         schema: this.schema,
         passages: this.passages,
+        signatures: this.facts.signatures,
         key,
       });
       compiled = judged.compiled ?? judged.problems.map(inWords);

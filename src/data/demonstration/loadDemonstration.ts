@@ -153,11 +153,14 @@ function templateRows({ groups, passages, signatures, ...rest }: Demonstration, 
       document,
       document_schema,
     })),
-    signature: signatures.map(({ member, ...signature }) => ({
-      ...signature,
+    signature: signatures.map(({ name, member, usual, document }) => ({
       business_id,
-      id: stableId('signature', signature.name),
-      member_id: member === null ? null : stableId('member', member),
+      id: stableId('signature', name),
+      member_id: member === undefined ? null : stableId('member', member),
+      name,
+      document,
+      document_schema,
+      is_default: usual,
     })),
   };
 }

@@ -17,8 +17,9 @@ import type {
   RecordsFile,
 } from '../../core/records/recordsFile';
 import { inWords } from '../../core/problems/problem';
-import type { Passage, Template } from '../../core/template/template';
+import type { Passage, Signature, Template } from '../../core/template/template';
 import { readPassage, readTemplate, type Reading } from '../../core/template/text/readTemplate';
+import { wordsOfSignature } from '../../core/template/wordsOfSignature';
 import { isoMoment } from '../../core/dates/zone';
 import { relativeDay, type Anchor } from './relativeDay';
 
@@ -36,8 +37,10 @@ interface DemonstrationGroup {
   templates: string[];
 }
 
-interface DemonstrationSignature {
+/** As it stands in the file: its words in text form. */
+interface WrittenSignature {
   name: string;
+  /** null: the house's */
   member: string | null;
   is_default?: boolean;
   text: string;
@@ -66,7 +69,7 @@ export interface Demonstration {
   records: RecordsFile;
   members: DemonstrationMember[];
   groups: DemonstrationGroup[];
-  signatures: DemonstrationSignature[];
+  signatures: Signature[];
   messages: DemonstrationMessage[];
   templates: Template[];
   passages: Passage[];
@@ -93,7 +96,7 @@ export async function readDemonstration(folder: string, now: number): Promise<De
     partners: PartnerData[];
     custom_fields: CustomFieldData[];
     groups: DemonstrationGroup[];
-    signatures: DemonstrationSignature[];
+    signatures: WrittenSignature[];
   };
   const zone = house.business.time_zone ?? 'Europe/London';
   const { files, named } = await readFiles(path.join(folder, 'files'));
@@ -101,6 +104,7 @@ export async function readDemonstration(folder: string, now: number): Promise<De
   const anchor: Anchor = { today: dayAt(now, zone), zone };
   const list = async <T>(name: string) => laid(await readYaml(folder, `${name}.yaml`), anchor) as T[];
   const clients = await list<ClientData>('clients');
+  const signatures = house.signatures.map(readSignature);
   const records: RecordsFile = {
     business: {
       ...(laid(business, anchor) as BusinessData),
@@ -108,8 +112,8 @@ export async function readDemonstration(folder: string, now: number): Promise<De
       custom_fields: house.custom_fields,
     },
     members: house.members.map(({ role: _role, password: _password, ...member }) => {
-      const own = house.signatures.find((one) => one.member === member.key && one.is_default);
-      return own ? { ...member, signature: own.text } : member;
+      const own = signatures.find((one) => one.member === member.key && one.usual);
+      return own ? { ...member, signature: wordsOfSignature(own.document) } : member;
     }),
     partners: house.partners,
     clients,
@@ -126,7 +130,7 @@ export async function readDemonstration(folder: string, now: number): Promise<De
     records,
     members: house.members,
     groups: house.groups,
-    signatures: house.signatures,
+    signatures,
     messages: await list<DemonstrationMessage>('messages'),
     templates: await readTexts(path.join(folder, 'templates'), readTemplate),
     passages: await readTexts(path.join(folder, 'passages'), (text, file) =>
@@ -134,6 +138,13 @@ export async function readDemonstration(folder: string, now: number): Promise<De
     ),
     files,
   };
+}
+
+function readSignature({ name, member, is_default: usual = false, text }: WrittenSignature): Signature {
+  const reading = readPassage(text, 'business.yaml', name);
+  if (!reading.value) throw new Error(reading.problems.map(inWords).join('\n'));
+  const { document } = reading.value;
+  return { name, ...(member === null ? {} : { member }), usual, document };
 }
 
 async function readFiles(folder: string) {

@@ -1,3 +1,4 @@
+import type { TemplateDocument } from '../../core/document/templateDocument';
 import type { Custom } from '../../core/records/recordsFile';
 import { json, key, maybe, moment, oneOf, or, text, uuid, whole, yesNo } from '../column';
 
@@ -35,6 +36,7 @@ export const SIGNATURE = {
   id: key(uuid()),
   member_id: maybe(uuid()),
   name: text(),
-  text: text(),
+  document: json<TemplateDocument>(),
+  document_schema: whole(),
   is_default: or(yesNo(), false),
 };

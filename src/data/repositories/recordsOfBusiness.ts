@@ -1,6 +1,8 @@
 import { literal, Op } from 'sequelize';
 import { isoMoment } from '../../core/dates/zone';
 import { CATALOGUE } from '../../core/records/catalogue/catalogue';
+import type { Signature } from '../../core/template/template';
+import { wordsOfSignature } from '../../core/template/wordsOfSignature';
 import type { RecordKind } from '../../core/records/recordKind';
 import type {
   BookingData,
@@ -51,6 +53,14 @@ export async function ownRows(database: Database, business_id: string): Promise<
     all('partner', ['key']),
   ]);
   return { business, fields, links, members, signatures, partners };
+}
+
+/** What letters are signed with, of rows that were read. */
+export function signaturesIn({ members, signatures }: OwnRows): Signature[] {
+  return signatures.map(({ name, member_id, is_default: usual, document }) => {
+    const member = members.find(({ id }) => id === member_id);
+    return { name, ...(member ? { member: member.key } : {}), usual, document };
+  });
 }
 
 type Order = (string | [string, 'DESC'])[];
@@ -277,7 +287,8 @@ function isNothing(value: unknown): boolean {
 
 /** The signature that stands under a member's letters: their own default one. */
 function signatureText(signatures: readonly Row<'signature'>[], member: string): string | undefined {
-  return signatures.find((one) => one.member_id === member && one.is_default)?.text;
+  const own = signatures.find((one) => one.member_id === member && one.is_default);
+  return own && wordsOfSignature(own.document);
 }
 
 function grouped<T>(rows: readonly T[], by: (row: T) => string | null): (id: string) => readonly T[] {

@@ -15,7 +15,11 @@ import { letterById } from '../../data/repositories/letters';
 import { momentIn } from '../../data/repositories/sending/outgoing';
 import { recordsOfBusiness } from '../../data/repositories/recordsOfBusiness';
 import { scopeFrom, startingRecord, type StartingRecord } from '../../data/repositories/startingRecords';
-import { passagesOfBusiness, templateAtVersion } from '../../data/repositories/templates/templatesOfBusiness';
+import {
+  passagesOfBusiness,
+  signaturesOfBusiness,
+  templateAtVersion,
+} from '../../data/repositories/templates/templatesOfBusiness';
 import { now } from '../clock';
 import { connection } from '../connection';
 import type { CurrentMember } from '../signIn/currentMember';
@@ -46,10 +50,11 @@ export const sendLetter = forMember(
     const { business_id } = member;
     const before = await letterById(database, business_id, letter.id);
     if (before) return { result: 'already', status: before.status, goesIn: before.goes_in };
-    const [record, template, passages] = await Promise.all([
+    const [record, template, passages, signatures] = await Promise.all([
       startingRecord(database, business_id, letter.start),
       templateAtVersion(database, business_id, member.id, letter.choices.template, letter.templateVersion),
       passagesOfBusiness(database, business_id),
+      signaturesOfBusiness(database, business_id),
     ]);
     if (!record) return { result: 'gone', what: 'record' };
     if (!template) return { result: 'gone', what: 'template' };
@@ -59,6 +64,7 @@ export const sendLetter = forMember(
       now: now(),
       templates: [template],
       passages,
+      signatures,
       member: member.key,
     });
     const filled = desk.fill(letter.start, letter.choices);

@@ -1,5 +1,9 @@
 import type { TemplateList } from '../../core/contract/writing';
-import { groupsOfBusiness, passagesOfBusiness } from '../../data/repositories/templates/templatesOfBusiness';
+import {
+  groupsOfBusiness,
+  passagesOfBusiness,
+  signaturesOfBusiness,
+} from '../../data/repositories/templates/templatesOfBusiness';
 import { connection } from '../connection';
 import type { CurrentMember } from '../signIn/currentMember';
 import { forMember } from '../forMember';
@@ -10,14 +14,16 @@ import { underGroups } from './underGroups';
 export const templateList = forMember(async (member: CurrentMember): Promise<TemplateList> => {
   const database = connection();
   const { business_id } = member;
-  const [templates, passages, groups] = await Promise.all([
+  const [templates, passages, signatures, groups] = await Promise.all([
     standingTemplates(member),
     passagesOfBusiness(database, business_id),
+    signaturesOfBusiness(database, business_id),
     groupsOfBusiness(database, business_id),
   ]);
   return {
     templates: templates.map(({ listed }) => listed),
     passages,
+    signatures,
     groups: underGroups(groups, templates, ({ listed }) => listed.key),
   };
 });

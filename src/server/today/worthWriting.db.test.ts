@@ -37,7 +37,7 @@ it('what the database finds is what the rules find, on each of a hundred days', 
   const acts = new Map<string, number>();
   for (let day = 0; day < 100; day++) {
     const now = Date.UTC(2026, 8, 20 + day, 9);
-    const desk = new WritingDesk({ records, now, templates, passages: [], member: 'imke' });
+    const desk = new WritingDesk({ records, now, templates, passages: [], signatures: [], member: 'imke' });
     const looking = lookingFor(desk.book, templates, OCCASION_DEFAULTS);
     const found = (await worthWriting(database, business_id, looking)).map((candidate) =>
       occasionId({ ...candidate, since: readDay(candidate.since)! }),

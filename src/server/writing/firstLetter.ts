@@ -24,7 +24,7 @@ export const firstLetter = forMember(
     // The words that came along are those of the template it begins with.
     const [template] = words;
     if (!list || !template) return { facts };
-    const desk = new WritingDesk({ ...facts, passages: list.passages, templates: words });
+    const desk = new WritingDesk({ ...facts, ...list, templates: words });
     const filled = desk.fill(start, { template: template.key, answers: {} });
     if (!filled) return { facts };
     const { document, situation } = filled;

@@ -135,6 +135,7 @@ async function fill(
   const desk = new WritingDesk({
     ...answer.body,
     passages: facts.passages,
+    signatures: facts.signatures,
     templates: [{ ...reading.template, key, version: 0 }],
   });
   return desk.fill(start, { template: key, answers: {} }) ?? 'This template cannot be filled.';

@@ -1,13 +1,15 @@
 import type { Schema } from '../../records/schema';
 import type { Places, Problem } from '../../problems/problem';
 import type { ReadPassage, Scope } from '../paths/scope';
-import type { TemplateHead } from '../../template/template';
+import type { Signature, TemplateHead } from '../../template/template';
 import { compileCondition } from './condition';
 
 /** What templates of a business are judged by. */
 export interface CompileContext {
   schema: Schema;
   passages: ReadonlyMap<string, ReadPassage>;
+  /** what letters are signed with; where there is none, with what is known of whoever writes */
+  signatures?: readonly Signature[];
   /** where the template's tags were read; a document from the database has none */
   places?: Places;
   /** the template's key: parts of different templates have different names */
@@ -28,6 +30,7 @@ export function newScope(
     language: head.language || context.schema.locale,
     frames: [],
     passages: context.passages,
+    signatures: context.signatures ?? [],
     inside: [],
     inLink: false,
     signs: head.signature !== 'none',

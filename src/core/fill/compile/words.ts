@@ -1,14 +1,14 @@
 import type { Image, Inline, Line, Mark, PassageUse, Text } from '../../document/templateDocument';
 import { longestRun, markKey, withoutMark } from '../../document/marks';
-import { nextPart, refused, type Scope } from '../paths/scope';
-import { placeId, type Emit, type Run } from '../run';
+import { refused, type Scope } from '../paths/scope';
+import type { Emit, Run } from '../run';
 import { safeAddress } from '../../document/safeAddress';
 import { AddressWriter, LineWriter, MailboxWriter } from '../write/lineWriter';
 import { literal, type Literal } from '../write/writer';
 import { compileBlank } from './blank';
 import { compileField, sayField, sayKeptField, type CompiledField } from './field';
 import { compileOpen } from './openPart';
-import { signatureOf } from './signature';
+import { compileSignature } from './signature';
 import { compileSection, compileWhen, enterPassage } from './structure';
 
 /**
@@ -135,8 +135,6 @@ function compileMark(mark: Mark, inner: Emit, scope: Scope): Emit {
   };
 }
 
-const SIGNATURE = { type: 'signature' } as const;
-
 function compileNode(node: Exclude<Inline, Text>, scope: Scope): Emit | CompiledField {
   switch (node.type) {
     case 'break':
@@ -148,28 +146,8 @@ function compileNode(node: Exclude<Inline, Text>, scope: Scope): Emit | Compiled
     case 'gap':
     case 'unfinished':
       return compileOpen(node, scope);
-    case 'signature': {
-      if (!scope.signs) return () => {};
-      const part = nextPart(scope);
-      return (run) => {
-        const value = signatureOf(run);
-        run.notes?.push({
-          id: placeId(part, run),
-          path: 'signature',
-          label: 'signature',
-          said: 'signature',
-          value,
-          raw: value,
-          steps: [],
-          record: `member:${run.situation.sender.key}`,
-          reason: 'whoever the letter comes from',
-        });
-        // Whoever signs is seen by the signature itself: it is no field to be looked up.
-        run.words.beginMark(SIGNATURE);
-        run.words.value(value);
-        run.words.endMark(SIGNATURE);
-      };
-    }
+    case 'signature':
+      return compileSignature(scope, compileWords);
     case 'image':
       return compileImage(node, scope);
     case 'section':

@@ -1,7 +1,7 @@
 import type { FieldType } from '../../records/fieldType';
 import type { StartingKind } from '../../records/recordKind';
 import type { Schema } from '../../records/schema';
-import type { Passage } from '../../template/template';
+import type { Passage, Signature } from '../../template/template';
 import type { Place, Places, Problem } from '../../problems/problem';
 import type { Condition } from '../../document/step';
 import type { BlankDefinition } from '../blanks';
@@ -42,6 +42,8 @@ export interface Scope {
   /** the sections around this part, outermost first */
   frames: readonly FrameScope[];
   passages: ReadonlyMap<string, ReadPassage>;
+  /** what a letter may be signed with */
+  signatures: readonly Signature[];
   /** the passages around this part, outermost first */
   inside: readonly string[];
   /** whether these words are those of a link, in which there can be no other */

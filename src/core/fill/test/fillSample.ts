@@ -7,6 +7,7 @@ import { situationFrom, type Wishes } from '../../records/which/situation';
 import type { StartingKind } from '../../records/recordKind';
 import { byPlace, inWords } from '../../problems/problem';
 import { readPassage, readTemplate } from '../../template/text/readTemplate';
+import type { Signature } from '../../template/template';
 import { compileTemplate } from '../compileTemplate';
 import type { Filled } from '../filled';
 import { fillTemplate } from '../fillTemplate';
@@ -100,6 +101,8 @@ interface More {
   subject?: string;
   head?: string;
   passages?: Record<string, string>;
+  /** in text form, by whose they are: a member's key, or "house" */
+  signatures?: Record<string, string>;
   answers?: Record<string, unknown>;
   now?: string;
   business?: Partial<RecordsFile['business']>;
@@ -127,7 +130,16 @@ export function problemsOf(body: string, more: More = {}): string[] {
 
 function prepare(
   body: string,
-  { from = 'invoice:K-101', subject = 'S', head = '', passages = {}, now, business, records: own }: More,
+  {
+    from = 'invoice:K-101',
+    subject = 'S',
+    head = '',
+    passages = {},
+    signatures = {},
+    now,
+    business,
+    records: own,
+  }: More,
 ) {
   const [kind, key] = from.split(':') as [StartingKind, string];
   const records = { ...SAMPLE, ...own, business: { ...SAMPLE.business, ...own?.business, ...business } };
@@ -144,6 +156,10 @@ function prepare(
   const { compiled, problems } = compileTemplate(readable, {
     schema: schemaOf(records),
     passages: new Map(read),
+    signatures: Object.entries(signatures).map(([whose, text]): Signature => {
+      const { document } = readPassage(text, `${whose}.md`, whose).value!;
+      return { name: whose, ...(whose === 'house' ? {} : { member: whose }), usual: true, document };
+    }),
     ...(reading.places ? { places: reading.places } : {}),
     file: 't.md',
   });

@@ -1,7 +1,7 @@
 import { QueryTypes } from 'sequelize';
 import { DOCUMENT_SCHEMA } from '../../../core/document/templateDocument';
 import type { TemplateWords } from '../../../core/fitting/listedTemplate';
-import type { KeptTemplate, Passage } from '../../../core/template/template';
+import type { KeptTemplate, Passage, Signature } from '../../../core/template/template';
 import type { RowOf } from '../../column';
 import type { Database } from '../../database';
 import type { TEMPLATE_GROUP } from '../../models/template';
@@ -100,7 +100,7 @@ export async function templatesByKey(
 }
 
 /**
- * Names the list of templates that a member may see as it stands now, with its groups and passages: another one when
+ * Names the list of templates that a member may see as it stands now, with its groups, passages and signatures: another one when
  * anything in it changes, or the way in which documents are kept.
  */
 export async function editionOfTemplates(
@@ -115,7 +115,9 @@ export async function editionOfTemplates(
        (select string_agg(concat_ws(',', id, key, name, initial, tint, position), ';' order by key)
           from template_group where business_id = $business_id),
        (select string_agg(concat_ws(',', name, md5(document::text)), ';' order by name)
-          from passage where business_id = $business_id))) as edition`,
+          from passage where business_id = $business_id),
+       (select string_agg(concat_ws(',', name, member_id, is_default, md5(document::text)), ';' order by name)
+          from signature where business_id = $business_id))) as edition`,
     { bind: { business_id, member_id, schema: DOCUMENT_SCHEMA }, type: QueryTypes.SELECT },
   );
   return found!.edition;
@@ -153,4 +155,18 @@ export async function passagesOfBusiness({ models }: Database, business_id: stri
     raw: true,
   });
   return found as unknown as Passage[];
+}
+
+/** What letters are signed with, by name. */
+export async function signaturesOfBusiness(
+  { sequelize }: Database,
+  business_id: string,
+): Promise<Signature[]> {
+  const rows = await sequelize.query<Omit<Signature, 'member'> & { member: string | null }>(
+    `select signature.name, member.key as member, is_default as usual, document
+     from signature left join member on member.business_id = signature.business_id and member.id = signature.member_id
+     where signature.business_id = $business_id order by signature.name`,
+    { bind: { business_id }, type: QueryTypes.SELECT },
+  );
+  return rows.map(({ member, ...signature }) => ({ ...signature, ...(member === null ? {} : { member }) }));
 }
