@@ -11,12 +11,8 @@ import { WritingDesk, type FilledLetter } from '../../core/writing/writingDesk';
 import { businessSettings } from '../../data/repositories/businessSettings';
 import { restingOccasions } from '../../data/repositories/occasionRests';
 import { pastLetters } from '../../data/repositories/pastLetters';
-import { ownRows, recordsOfBusiness } from '../../data/repositories/recordsOfBusiness';
-import {
-  passagesOfBusiness,
-  signaturesOfBusiness,
-  templatesByKey,
-} from '../../data/repositories/templates/templatesOfBusiness';
+import { ownRows, recordsOfBusiness, signaturesIn } from '../../data/repositories/recordsOfBusiness';
+import { passagesOfBusiness, templatesByKey } from '../../data/repositories/templates/templatesOfBusiness';
 import {
   MOST_OF_AN_ACT,
   visitsOfDay,
@@ -36,11 +32,10 @@ const MOST_CARDS = 30;
 export const today = forMember(async (member: CurrentMember): Promise<Today> => {
   const { business_id, id, key } = member;
   const database = connection();
-  const [own, templates, passages, signatures, settings] = await Promise.all([
+  const [own, templates, passages, settings] = await Promise.all([
     ownRows(database, business_id),
     standingTemplates(member),
     passagesOfBusiness(database, business_id),
-    signaturesOfBusiness(database, business_id),
     businessSettings(database, business_id),
   ]);
   const business = await businessBook(business_id, own);
@@ -71,7 +66,7 @@ export const today = forMember(async (member: CurrentMember): Promise<Today> => 
     now: business.now,
     templates: listed,
     passages,
-    signatures,
+    signatures: own ? signaturesIn(own) : [],
     member: key,
   });
   const wanted = new Set(shown.map((candidate) => candidate.id));
