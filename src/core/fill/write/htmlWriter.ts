@@ -35,6 +35,7 @@ const PARAGRAPH = `<p style="${BLOCK}">`;
 const HEADINGS = [1, 2, 3, 4, 5, 6].map(
   (level) => `<h${level} style="${BLOCK};font-size:${level === 1 ? 1.4 : level === 2 ? 1.2 : 1}em">`,
 );
+const CLOSINGS = [1, 2, 3, 4, 5, 6].map((level) => `</h${level}>`);
 const QUOTE = '<blockquote style="margin:0 0 1em;padding:0 0 0 12px;border-left:2px solid #cfc8b8">';
 const RULE = '<hr style="border:0;border-top:1px solid #cfc8b8;margin:1em 0">';
 const ITEM = '<li style="margin:0">';
@@ -67,10 +68,9 @@ export class HtmlWriter implements PageWriter {
   readonly keepsPlaces = false;
   private out = '';
   private readonly open: Open[] = [];
-  /** the same of a block of words; there is one at a time, and most blocks are such */
-  private wordsBefore = '';
+  /** where a block of words and its words begin; there is one at a time, and most blocks are such */
+  private wordsFrom = 0;
   private wordsBegan = 0;
-  private wordsClose = '';
   /** in a list without blank lines, where words stand in the items themselves */
   private tight = false;
   /** how much had been written when the last item began */
@@ -132,11 +132,11 @@ export class HtmlWriter implements PageWriter {
     const { tight } = this;
     switch (block.type) {
       case 'paragraph':
-        if (!tight) return this.beginWords(PARAGRAPH, '</p>');
+        if (!tight) return this.beginWords(PARAGRAPH);
         // Its words stand in the item itself.
-        return this.beginWords(this.out.length === this.itemBegan ? '' : '<br>', '');
+        return this.beginWords(this.out.length === this.itemBegan ? '' : '<br>');
       case 'heading':
-        return this.beginWords(HEADINGS[block.attrs.level - 1]!, `</h${block.attrs.level}>`);
+        return this.beginWords(HEADINGS[block.attrs.level - 1]!);
       case 'quote':
         this.begin(QUOTE, '</blockquote>');
         this.tight = false;
@@ -174,7 +174,7 @@ export class HtmlWriter implements PageWriter {
       }
       case 'codeBlock':
         this.inCode = true;
-        return this.beginWords(CODE, '</div>');
+        return this.beginWords(CODE);
       case 'styled': {
         const css = block.attrs.styles.map((style) => STYLE_CSS[style]).join(';');
         this.begin(css ? `<div style="${css}">` : '<div>', '</div>');
@@ -183,14 +183,17 @@ export class HtmlWriter implements PageWriter {
     }
   }
 
-  endBlock({ type }: BlockLook): void {
-    switch (type) {
+  endBlock(block: BlockLook): void {
+    switch (block.type) {
       case 'paragraph':
+        this.endWords(this.tight ? '' : '</p>');
+        return;
       case 'heading':
+        this.endWords(CLOSINGS[block.attrs.level - 1]!);
+        return;
       case 'codeBlock':
         this.inCode = false;
-        if (this.out.length === this.wordsBegan) this.out = this.wordsBefore;
-        else this.out += this.wordsClose;
+        this.endWords('</div>');
         return;
       case 'listItem':
         this.out += '</li>';
@@ -210,11 +213,15 @@ export class HtmlWriter implements PageWriter {
     }
   }
 
-  private beginWords(open: string, close: string): void {
-    this.wordsBefore = this.out;
+  private beginWords(open: string): void {
+    this.wordsFrom = this.out.length;
     this.out += open;
     this.wordsBegan = this.out.length;
-    this.wordsClose = close;
+  }
+
+  private endWords(close: string): void {
+    if (this.out.length === this.wordsBegan) this.out = this.out.slice(0, this.wordsFrom);
+    else this.out += close;
   }
 
   private begin(open: string, close: string): void {
