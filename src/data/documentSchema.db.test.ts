@@ -4,11 +4,25 @@ import { QueryTypes } from 'sequelize';
 import { afterAll, beforeAll, expect, it } from 'vitest';
 import { LineIndex } from '../core/problems/problem';
 import { readMarkdown } from '../core/template/text/readMarkdown';
-import { MIGRATIONS, temporaryDatabase, type TemporaryDatabase } from './test/temporaryDatabase';
+import {
+  MIGRATIONS,
+  temporaryDatabase,
+  withDemonstration,
+  type TemporaryDatabase,
+} from './test/temporaryDatabase';
 
 let database: TemporaryDatabase;
 beforeAll(async () => {
-  database = await temporaryDatabase({ migrated: false });
+  database = await temporaryDatabase();
+  await withDemonstration(database);
+  for (const [name, end] of [
+    ['0013-one-document-schema', 'update template_version'],
+    ['0016-signatures-are-documents', 'alter table'],
+    ['0017-passages-by-key', 'update template_version'],
+  ] as const) {
+    const migration = await readFile(path.join(MIGRATIONS, `${name}.sql`), 'utf8');
+    await database.sequelize.query(migration.slice(0, migration.indexOf(end)));
+  }
 });
 afterAll(() => database.drop());
 
@@ -155,11 +169,9 @@ const BEFORE: [text: string, document: object[]][] = [
 ];
 
 it('documents of the first schema become what their text reads as', async () => {
-  const migration = await readFile(path.join(MIGRATIONS, '0013-one-document-schema.sql'), 'utf8');
-  await database.sequelize.query(migration.slice(0, migration.indexOf('update template_version')));
   for (const [source, content] of BEFORE) {
     const [row] = await database.sequelize.query<{ now: unknown }>(
-      'select document_of_schema_1($document::jsonb) as now',
+      'select passages_by_key(document_of_schema_1($document::jsonb), null) as now',
       { bind: { document: JSON.stringify({ type: 'doc', content }) }, type: QueryTypes.SELECT },
     );
     const problems: never[] = [];
@@ -170,8 +182,6 @@ it('documents of the first schema become what their text reads as', async () => 
 });
 
 it('a signature that was plain text becomes what its lines read as', async () => {
-  const migration = await readFile(path.join(MIGRATIONS, '0016-signatures-are-documents.sql'), 'utf8');
-  await database.sequelize.query(migration.slice(0, migration.indexOf('alter table')));
   for (const [written, source] of [
     ['Imke Sandoval', 'Imke Sandoval\n'],
     ['A\nB · {{sender.phone}}{{business.name}}\n', 'A\\\nB · {{sender.phone}}{{business.name}}\n'],
@@ -185,4 +195,17 @@ it('a signature that was plain text becomes what its lines read as', async () =>
     );
     expect(row!.now).toEqual(readMarkdown(source!, new LineIndex(source!, 's'), new WeakMap(), []));
   }
+});
+
+it('a passage that was kept by its name is kept by its key, wherever it stands', async () => {
+  const use = (attrs: object) => ({ type: 'passage', attrs });
+  const among = (one: object) => ({
+    subject: [one],
+    list: [{ type: 'paragraph', content: [one] }, 'x', 7, null],
+  });
+  const [row] = await database.sequelize.query<{ now: unknown }>(
+    'select passages_by_key($node::jsonb, id) as now from business limit 1',
+    { bind: { node: JSON.stringify(among(use({ name: 'Before we come' }))) }, type: QueryTypes.SELECT },
+  );
+  expect(row!.now).toEqual(among(use({ passage: 'before-we-come' })));
 });

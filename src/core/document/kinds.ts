@@ -214,7 +214,7 @@ export const TEMPLATE: DocumentSchema<'doc' | Part['type'], Mark['type']> = {
     branch: kind(undefined, SAME_KIND),
     comment: structure('', { words: words('') }),
     // A passage is paragraphs or words: it cannot be an item or a row.
-    passage: { groups: ['block', 'word'], content: '', attributes: { name: words('') } },
+    passage: { groups: ['block', 'word'], content: '', attributes: { passage: words('') } },
     ...WORDS,
     image: image(LINE, LINE, LINE_OR_NONE),
     field: kind('word', '', { path: said('client.name'), steps: said([]) }),

@@ -19,7 +19,7 @@ import type {
 import type { Condition, Step } from './step';
 
 /** What a document kept in the database is written in: another number means that it is to be converted first. */
-export const DOCUMENT_SCHEMA = 2;
+export const DOCUMENT_SCHEMA = 3;
 
 /**
  * A template's words. What repeats or hides (section, when) holds children of the kind it stands among: blocks, list
@@ -55,7 +55,8 @@ export interface Branch<Child> {
 /** A place where a passage stands. */
 export interface PassageUse {
   type: 'passage';
-  attrs: { name: string };
+  /** which: its key as it is kept, its name as text says it */
+  attrs: { passage: string };
   marks?: Mark[];
 }
 

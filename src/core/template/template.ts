@@ -62,6 +62,8 @@ export interface Signature {
 
 /** Text shared by many templates. */
 export interface Passage {
+  /** what templates refer to it by, where they are kept */
+  key: string;
   name: string;
   document: TemplateDocument;
 }

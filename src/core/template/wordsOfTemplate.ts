@@ -13,7 +13,8 @@ export function wordsOfTemplate({
   for (const { part } of eachPart([...head.subject, ...(document?.content ?? [])])) {
     if (part.type === 'text') words.push(part.text);
     else if (part.type === 'field') words.push(part.attrs.path.replace(/[._]/g, ' '));
-    else if (part.type === 'blank' || part.type === 'passage') words.push(part.attrs.name);
+    else if (part.type === 'blank') words.push(part.attrs.name);
+    else if (part.type === 'passage') words.push(part.attrs.passage.replaceAll('-', ' '));
   }
   return words.join(' ');
 }

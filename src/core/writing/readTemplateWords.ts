@@ -4,6 +4,7 @@ import type { ReadPassage } from '../fill/paths/scope';
 import { byPlace, type Problem } from '../problems/problem';
 import type { Schema } from '../records/schema';
 import type { Passage, Template } from '../template/template';
+import { inKeys } from '../template/naming';
 import { readTemplate } from '../template/text/readTemplate';
 
 /** What a template's words are judged by. */
@@ -41,7 +42,7 @@ export function readTemplateWords(
   const problems = [...reading.problems, ...judged, ...unknownGroup(text, readable, groups)].sort(byPlace);
   return problems.length || !reading.value
     ? { template: undefined, problems }
-    : { template: reading.value, problems: [] };
+    : { template: inKeys(reading.value, { passages }), problems: [] };
 }
 
 function unknownGroup(text: string, template: Template | undefined, groups: readonly string[]): Problem[] {

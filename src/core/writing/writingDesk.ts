@@ -62,7 +62,7 @@ export class WritingDesk {
     this.schema = schemaOf(facts.records);
     this.templates = new Map(facts.templates.map((template) => [template.key, template]));
     this.passages = new Map(
-      facts.passages.map((passage) => [passage.name, { passage, places: new WeakMap() }]),
+      facts.passages.map((passage) => [passage.key, { passage, places: new WeakMap() }]),
     );
   }
 

@@ -1,5 +1,7 @@
 import { createHash } from 'node:crypto';
 import { QueryTypes } from 'sequelize';
+import { keyOfName } from '../../core/template/keyOfName';
+import { inKeys } from '../../core/template/naming';
 import { DOCUMENT_SCHEMA } from '../../core/document/templateDocument';
 import { TABLES, type Database, type TableName } from '../database';
 import type { Rows } from './rows';
@@ -111,13 +113,7 @@ function templateRows({ groups, passages, signatures, ...rest }: Demonstration, 
     const group = groups.find((one) => one.name === name);
     return group ? stableId('group', group.key) : null;
   };
-  const keyOf = (name: string) =>
-    name
-      .normalize('NFD')
-      .replace(/\p{M}/gu, '')
-      .toLowerCase()
-      .replace(/[^a-z0-9]+/g, '-')
-      .replace(/^-|-$/g, '');
+  const naming = { passages: passages.map(({ name }) => ({ name, key: keyOfName(name, 'passage') })) };
   const document_schema = DOCUMENT_SCHEMA;
   return {
     template_group: groups.map(({ templates: _, ...group }, position) => ({
@@ -129,7 +125,7 @@ function templateRows({ groups, passages, signatures, ...rest }: Demonstration, 
     template: templates.map(({ head }, position) => ({
       business_id,
       id: stableId('template', head.name),
-      key: keyOf(head.name),
+      key: keyOfName(head.name, 'template'),
       group_id: groupId(head.group),
       name: head.name,
       starts_from: head.startsFrom,
@@ -137,20 +133,19 @@ function templateRows({ groups, passages, signatures, ...rest }: Demonstration, 
       position,
       current_version: 1,
     })),
-    template_version: templates.map(({ head, document }) => ({
+    template_version: templates.map((template) => ({
       business_id,
-      template_id: stableId('template', head.name),
+      template_id: stableId('template', template.head.name),
       version: 1,
-      head,
-      document,
+      ...inKeys(template, naming),
       document_schema,
     })),
     passage: passages.map(({ name, document }) => ({
       business_id,
       id: stableId('passage', name),
-      key: keyOf(name),
+      key: keyOfName(name, 'passage'),
       name,
-      document,
+      document: inKeys(document, naming),
       document_schema,
     })),
     signature: signatures.map(({ name, member, usual, document }) => ({

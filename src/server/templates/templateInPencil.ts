@@ -28,7 +28,7 @@ export const templateInPencil = forMember(
     ]);
     if (!template) return undefined;
     const read = new Map(
-      passages.map((passage): [string, ReadPassage] => [passage.name, { passage, places: new WeakMap() }]),
+      passages.map((passage): [string, ReadPassage] => [passage.key, { passage, places: new WeakMap() }]),
     );
     const context = { schema, passages: read };
     const labels = labelsOf(template, context);

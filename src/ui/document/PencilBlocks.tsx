@@ -8,7 +8,6 @@ import type {
   Section,
   Table,
   TableRow,
-  TemplateDocument,
   When,
 } from '../../core/document/templateDocument';
 import { longestRun, markKey, withoutMark } from '../../core/document/marks';
@@ -17,12 +16,14 @@ import { printLine } from '../../core/template/text/printLine';
 import { LetterImage } from './LetterImage';
 import { drawBlock, drawMark } from './looks';
 import type { Tag } from '../../core/template/tags/tag';
+import type { Passage } from '../../core/template/template';
 
 /** What a template in pencil is drawn with. */
 export interface Pencil {
   /** tags in words, by their text form */
   labels: Readonly<Record<string, string>>;
-  passages: ReadonlyMap<string, TemplateDocument>;
+  /** by key */
+  passages: ReadonlyMap<string, Passage>;
 }
 
 export function PencilBlocks({ blocks, pencil }: { blocks: readonly Block[]; pencil: Pencil }): ReactNode {
@@ -74,12 +75,11 @@ function drawPart(block: Block, pencil: Pencil): ReactNode {
       );
     }
     case 'passage': {
-      const { name } = block.attrs;
-      const passage = pencil.passages.get(name);
+      const passage = pencil.passages.get(block.attrs.passage);
       return (
         <div className="passage">
-          <span className="passage-name">{name} · passage</span>
-          {passage && blocks(passage.content)}
+          <span className="passage-name">{passage?.name ?? block.attrs.passage} · passage</span>
+          {passage && blocks(passage.document.content)}
         </div>
       );
     }
@@ -210,7 +210,9 @@ function drawWord(node: Inline, pencil: Pencil): ReactNode {
       );
     }
     case 'passage':
-      return <span className="field">{node.attrs.name}</span>;
+      return (
+        <span className="field">{pencil.passages.get(node.attrs.passage)?.name ?? node.attrs.passage}</span>
+      );
     case 'comment':
       return null;
     case 'blank':

@@ -9,7 +9,7 @@ interface Props {
 export function PencilLetter({ template: { head, document, passages, labels } }: Props) {
   const pencil: Pencil = {
     labels,
-    passages: new Map(passages.map((passage) => [passage.name, passage.document])),
+    passages: new Map(passages.map((passage) => [passage.key, passage])),
   };
   return (
     <div className="letter-body">

@@ -121,7 +121,7 @@ class Documents {
     if (/section$/i.test(name))
       return { path: this.pick(['invoice.lines', 'client']), steps: [], inverted: this.random() < 0.3 };
     if (/comment$/i.test(name)) return { words: this.pick(['c', 'a longer comment']) };
-    if (/passage$/i.test(name)) return { name: this.pick(['How to pay', 'P']) };
+    if (/passage$/i.test(name)) return { passage: this.pick(['How to pay', 'P']) };
     switch (name) {
       case 'heading':
         return { level: 1 + Math.floor(this.random() * 6) };

@@ -3,6 +3,7 @@ import { notFound } from 'next/navigation';
 import { cache } from 'react';
 import { templateInPencil } from '../../../server/templates/templateInPencil';
 import { printTemplate } from '../../../core/template/text/printTemplate';
+import { inNames } from '../../../core/template/naming';
 import { wordsFacts } from '../../../server/templates/wordsContext';
 import { TemplateDesk } from '../../../ui/templates/TemplateDesk';
 import { PencilLetter } from '../../../ui/document/PencilLetter';
@@ -21,6 +22,7 @@ export default async function TemplatePage({ params }: Props) {
   if (!template) notFound();
   const { head, version, problems } = template;
   const member = await requireMember();
+  const facts = await wordsFacts(member);
   return (
     <TemplateDesk
       key={template.key}
@@ -31,8 +33,8 @@ export default async function TemplatePage({ params }: Props) {
       {...(head.note === undefined ? {} : { note: head.note })}
       startsFrom={head.startsFrom}
       problems={problems}
-      text={printTemplate(template)}
-      facts={await wordsFacts(member)}
+      text={printTemplate(inNames(template, facts))}
+      facts={facts}
       pencil={<PencilLetter template={template} />}
     />
   );

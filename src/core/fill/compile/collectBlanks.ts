@@ -54,11 +54,10 @@ function visitAll(nodes: readonly Part[], scope: Scope, uses: Use[], seen: Set<R
   for (const node of nodes) {
     if (node.type === 'blank') uses.push({ blank: node, scope });
     else if (node.type === 'passage') {
-      const { name } = node.attrs;
-      const used = scope.passages.get(name);
+      const used = scope.passages.get(node.attrs.passage);
       if (used && !seen.has(used)) {
         seen.add(used);
-        const own = { ...scope, places: used.places, file: name };
+        const own = { ...scope, places: used.places, file: used.passage.name };
         visitAll(used.passage.document.content, own, uses, seen);
       }
     }

@@ -25,13 +25,13 @@ export function listRuns(blocks: readonly Block[], scope: Scope): Block[][] {
 /** The list that a block is, or that a passage is nothing but. */
 export function listIn(block: Block, { passages, inside }: Scope): List | undefined {
   if (block.type === 'bulletList' || block.type === 'orderedList') return block;
-  return block.type === 'passage' && !inside.includes(block.attrs.name)
+  return block.type === 'passage' && !inside.includes(block.attrs.passage)
     ? onlyList(block, passages)
     : undefined;
 }
 
-function onlyList({ attrs: { name } }: PassageUse, passages: Scope['passages']): List | undefined {
-  const [list, other] = (passages.get(name)?.passage.document.content ?? []).filter(
+function onlyList({ attrs }: PassageUse, passages: Scope['passages']): List | undefined {
+  const [list, other] = (passages.get(attrs.passage)?.passage.document.content ?? []).filter(
     (block) => block.type !== 'comment',
   );
   return !other && (list?.type === 'bulletList' || list?.type === 'orderedList') ? list : undefined;

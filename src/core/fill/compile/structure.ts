@@ -86,20 +86,26 @@ export function enterPassage(
   node: PassageUse,
   scope: Scope,
 ): { used: ReadPassage; scope: Scope } | undefined {
-  const { name } = node.attrs;
-  const used = scope.passages.get(name);
+  const { passage } = node.attrs;
+  const used = scope.passages.get(passage);
   if (!used) {
-    const near = didYouMean(name, scope.passages.keys());
-    report(scope, node, `There is no passage “${name}”.${near}`);
+    const near = didYouMean(passage, [...scope.passages.values()].map(nameOf));
+    report(scope, node, `There is no passage “${passage}”.${near}`);
     return undefined;
   }
-  if (scope.inside.includes(name)) {
-    const circle = [...scope.inside.slice(scope.inside.indexOf(name)), name].join(' → ');
+  const name = nameOf(used);
+  if (scope.inside.includes(passage)) {
+    const around = scope.inside.slice(scope.inside.indexOf(passage));
+    const circle = [...around, passage].map((one) => nameOf(scope.passages.get(one)!)).join(' → ');
     report(scope, node, `The passages go round in a circle: ${circle}.`);
     return undefined;
   }
   return {
     used,
-    scope: { ...scope, inside: [...scope.inside, name], places: used.places, file: name },
+    scope: { ...scope, inside: [...scope.inside, passage], places: used.places, file: name },
   };
+}
+
+function nameOf({ passage }: ReadPassage): string {
+  return passage.name;
 }

@@ -185,7 +185,8 @@ function compileInlinePassage(node: PassageUse, scope: Scope): Emit {
   const [only] = blocks;
   if (blocks.length === 0) return () => {};
   if (blocks.length > 1 || only?.type !== 'paragraph') {
-    const message = `The passage “${node.attrs.name}” is more than one paragraph: put {{> ${node.attrs.name}}} on a line of its own.`;
+    const { name } = entered.used.passage;
+    const message = `The passage “${name}” is more than one paragraph: put {{> ${name}}} on a line of its own.`;
     return refused(node, message, scope);
   }
   return compileWords(only.content, entered.scope);

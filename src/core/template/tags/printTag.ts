@@ -24,7 +24,7 @@ function inner(tag: Exclude<Tag, { type: 'open block' | 'close block' }>): strin
     case 'comment':
       return `! ${tag.attrs.words} `;
     case 'passage':
-      return `> ${tag.attrs.name}`;
+      return `> ${tag.attrs.passage}`;
     case 'open':
       return `${tag.inverted ? '^' : '#'}${tag.path}${printSteps(tag.steps)}`;
     case 'close':

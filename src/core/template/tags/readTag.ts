@@ -24,7 +24,7 @@ export function readTag(inner: string): Tag {
     case '>':
       if (!after.trim())
         throw new TagError('The name of a passage is missing, as {{> Before we come}}.', start);
-      return { type: 'passage', attrs: { name: after.trim().replace(/\s+/g, ' ') } };
+      return { type: 'passage', attrs: { passage: after.trim().replace(/\s+/g, ' ') } };
     case '?':
       return readBlank(inner, start + 1);
     case '/': {

@@ -102,7 +102,7 @@ it(
       { sender: SAMPLE.members![0]! },
     )!;
     const passage = {
-      passage: { name: 'P', document: { type: 'doc' as const, content: [] } },
+      passage: { key: 'P', name: 'P', document: { type: 'doc' as const, content: [] } },
       places: new WeakMap(),
     };
     const context = { schema: schemaOf(SAMPLE), passages: new Map([['P', passage]]) };

@@ -47,7 +47,8 @@ export function readTemplate(source: string, file: string): Reading<Template> {
 }
 
 /**
- * Reads a passage's file: as a template's, but its head may be missing and has no other key than `name`. The last
+ * Reads a passage's file: as a template's, but its head may be missing and has no other key than `name`, by which it
+ * is referred to. The last
  * line break is no part of it.
  * @param fallbackName the file's name without its ending
  */
@@ -73,7 +74,8 @@ export function readPassage(source: string, file: string, fallbackName: string):
   }
   const document = readBody(text, split.body, lines, places, problems);
   if (problems.length) return { value: undefined, problems: problems.sort(byPlace) };
-  return { value: { name: name.replace(/\s+/g, ' ').trim(), document }, places, problems: [] };
+  const called = name.replace(/\s+/g, ' ').trim();
+  return { value: { key: called, name: called, document }, places, problems: [] };
 }
 
 function readBody(text: string, from: number, lines: LineIndex, places: Places, problems: Problem[]) {

@@ -114,7 +114,7 @@ export async function editionOfTemplates(
            template.position), ';' order by template.key) ${CURRENT} where ${VISIBLE}),
        (select string_agg(concat_ws(',', id, key, name, initial, tint, position), ';' order by key)
           from template_group where business_id = $business_id),
-       (select string_agg(concat_ws(',', name, md5(document::text)), ';' order by name)
+       (select string_agg(concat_ws(',', key, name, md5(document::text)), ';' order by key)
           from passage where business_id = $business_id),
        (select string_agg(concat_ws(',', name, member_id, is_default, md5(document::text)), ';' order by name)
           from signature where business_id = $business_id))) as edition`,
@@ -149,7 +149,7 @@ export async function templateAtVersion(
 /** The passages by name. */
 export async function passagesOfBusiness({ models }: Database, business_id: string): Promise<Passage[]> {
   const found = await models.passage.findAll({
-    attributes: ['name', 'document'],
+    attributes: ['key', 'name', 'document'],
     where: { business_id },
     order: ['name'],
     raw: true,
