@@ -23,7 +23,8 @@ export async function pastLetters(
   const rows = await sequelize.query<{
     template: string;
     kind: string;
-    key: string;
+    /** null: of what is not in the scope nobody asks what it is about */
+    key: string | null;
     at: Date;
     member: string | null;
   }>(
@@ -38,13 +39,13 @@ export async function pastLetters(
      select template.key as template, message.at, member.key as member,
        case when invoice_id is not null then 'invoice' when booking_id is not null then 'booking'
          when enquiry_id is not null then 'enquiry' when project_id is not null then 'project' else 'client' end as kind,
-       -- Only what a letter is about is looked up, of the five that it may be tied to.
-       coalesce(
+       -- Only what a letter of the scope is about is looked up, of the five that it may be tied to.
+       case when client_id = any($clients::uuid[]) or enquiry_id = any($enquiries::uuid[]) then coalesce(
          (select key from invoice where business_id = $business_id and id = invoice_id),
          (select key from booking where business_id = $business_id and id = booking_id),
          (select key from enquiry where business_id = $business_id and id = enquiry_id),
          (select key from project where business_id = $business_id and id = project_id),
-         (select key from client where business_id = $business_id and id = client_id), '') as key
+         (select key from client where business_id = $business_id and id = client_id)) end as key
      from these join message using (id)
      join template on template.business_id = message.business_id and template.id = message.template_id
      left join member on member.business_id = message.business_id and member.id = message.member_id
@@ -54,7 +55,7 @@ export async function pastLetters(
   );
   return rows.map(({ template, kind, key, at, member }) => ({
     template,
-    about: { kind: kind as 'client', key },
+    about: { kind: kind as 'client', key: key ?? '' },
     at: at.toISOString(),
     ...(member ? { member } : {}),
   }));

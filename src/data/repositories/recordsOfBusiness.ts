@@ -1,4 +1,3 @@
-import { literal, Op } from 'sequelize';
 import { isoMoment } from '../../core/dates/zone';
 import { CATALOGUE } from '../../core/records/catalogue/catalogue';
 import type { Signature } from '../../core/template/template';
@@ -16,6 +15,7 @@ import type {
 import type { RowOf } from '../column';
 import { TABLES, type Database, type TableName } from '../database';
 import { RECORD_TABLES } from '../recordTables';
+import { rowsAtOnce, type RowsOfTables, type WantedRows } from '../rowsAtOnce';
 
 type Row<Name extends TableName> = RowOf<(typeof TABLES)[Name]>;
 
@@ -37,22 +37,29 @@ export interface OwnRows {
 
 /** Reads them. Undefined when there is no such business. */
 export async function ownRows(database: Database, business_id: string): Promise<OwnRows | undefined> {
-  const business = (await database.models.business.findOne({
-    attributes: selectedColumns('business'),
-    where: { id: business_id },
-    raw: true,
-  })) as unknown as Row<'business'> | null;
-  if (!business) return undefined;
-  const all = <Name extends TableName>(name: Name, order?: Order) =>
-    rowsOf(database, name, { business_id }, order);
-  const [fields, links, members, signatures, partners] = await Promise.all([
-    all('custom_field', ['position']),
-    all('link', ['position']),
-    all('member', [['role', 'DESC'], 'key']),
-    all('signature'),
-    all('partner', ['key']),
-  ]);
-  return { business, fields, links, members, signatures, partners };
+  const { business, custom_field, link, member, signature, partner } = await rowsAtOnce(
+    database,
+    {
+      business: wantedOf('business', 'id = $business_id'),
+      custom_field: wantedOf('custom_field', OF_BUSINESS, 'position'),
+      link: wantedOf('link', OF_BUSINESS, 'position'),
+      member: wantedOf('member', OF_BUSINESS, 'role desc, key'),
+      signature: wantedOf('signature', OF_BUSINESS),
+      partner: wantedOf('partner', OF_BUSINESS, 'key'),
+    },
+    { business_id },
+  );
+  const [own] = business;
+  return (
+    own && {
+      business: own,
+      fields: custom_field,
+      links: link,
+      members: member,
+      signatures: signature,
+      partners: partner,
+    }
+  );
 }
 
 /** What letters are signed with, of rows that were read. */
@@ -63,26 +70,50 @@ export function signaturesIn({ members, signatures }: OwnRows): Signature[] {
   });
 }
 
-type Order = (string | [string, 'DESC'])[];
+const OF_BUSINESS = 'business_id = $business_id';
 
-async function rowsOf<Name extends TableName>(
-  { models }: Database,
-  name: Name,
-  where: object,
-  order: Order = [],
-): Promise<Row<Name>[]> {
-  const found = await (models[name] as unknown as Findable).findAll({
-    attributes: selectedColumns(name),
-    where,
-    order,
-    raw: true,
+/** The tables of what clients have, each in the order of its rows. */
+const OF_CLIENTS = {
+  client: 'key',
+  contact: 'position',
+  item: 'position',
+  enquiry: 'received_at, key',
+  record_file: 'position',
+  project: 'starts_on, key',
+  project_contact: 'position',
+  project_partner: 'position',
+  booking: 'starts_at, key',
+  booking_item: 'position',
+  invoice: 'issued_on, number',
+  invoice_line: 'position',
+  payment: 'position',
+  instalment: 'position',
+} as const satisfies Partial<Record<TableName, string>>;
+type OfClients = keyof typeof OF_CLIENTS;
+const NAMES = Object.keys(OF_CLIENTS) as OfClients[];
+
+function wantedOf(name: TableName, where: string, order?: string): WantedRows {
+  return { columns: selectedColumns(name), where, ...(order ? { order } : {}) };
+}
+
+async function rowsOfClients(
+  database: Database,
+  business_id: string,
+  scope: RecordScope | undefined,
+): Promise<RowsOfTables<OfClients>> {
+  if (scope && scope.clients.length + (scope.enquiries ?? []).length === 0)
+    return Object.fromEntries(NAMES.map((name) => [name, []])) as never;
+  const wanted = NAMES.map((name) => {
+    const where = scope ? `${OF_BUSINESS} and (${WITHIN[name]})` : OF_BUSINESS;
+    return [name, wantedOf(name, where, OF_CLIENTS[name])] as const;
   });
-  return found as Row<Name>[];
+  const bind = scope ? { clients: scope.clients, enquiries: scope.enquiries ?? [] } : {};
+  return rowsAtOnce<OfClients>(database, Object.fromEntries(wanted), { business_id, ...bind });
 }
 
 /**
  * The records of a business as the records file of the command line, all or those of some clients with everything
- * that is theirs. One query for each table that can hold any, however many rows. Undefined when there is no such business.
+ * that is theirs. Two queries, however many rows. Undefined when there is no such business.
  * @param known its own rows, where they were read before
  */
 export async function recordsOfBusiness(
@@ -91,37 +122,13 @@ export async function recordsOfBusiness(
   scope?: RecordScope,
   known?: OwnRows,
 ): Promise<RecordsFile | undefined> {
-  const within = scope
-    ? scopeOf(scope, business_id, (value) => database.sequelize.escape(value))
-    : () => ({});
-  const all = async <Name extends TableName>(name: Name, order: Order = []): Promise<Row<Name>[]> => {
-    const theirs = within(name);
-    return theirs ? rowsOf(database, name, { business_id, ...theirs }, order) : [];
-  };
   const own = known ?? (await ownRows(database, business_id));
   if (!own) return undefined;
   const { business, fields, links, members, signatures, partners } = own;
   const zone = business.time_zone;
-  const [clients, contacts, items, enquiries, files] = await Promise.all([
-    all('client', ['key']),
-    all('contact', ['position']),
-    all('item', ['position']),
-    all('enquiry', ['received_at', 'key']),
-    all('record_file', ['position']),
-  ]);
-  const [projects, projectContacts, projectPartners, bookings, bookingItems] = await Promise.all([
-    all('project', ['starts_on', 'key']),
-    all('project_contact', ['position']),
-    all('project_partner', ['position']),
-    all('booking', ['starts_at', 'key']),
-    all('booking_item', ['position']),
-  ]);
-  const [invoices, lines, payments, instalments] = await Promise.all([
-    all('invoice', ['issued_on', 'number']),
-    all('invoice_line', ['position']),
-    all('payment', ['position']),
-    all('instalment', ['position']),
-  ]);
+  const rows = await rowsOfClients(database, business_id, scope);
+  const { client: clients, contact: contacts, item: items, enquiry: enquiries, record_file: files } = rows;
+  const { project: projects, booking: bookings, invoice: invoices } = rows;
   const keys = new Map<string, string>();
   for (const rows of [members, partners, clients, contacts, items, projects]) {
     for (const { id, key } of rows) keys.set(id, key);
@@ -133,12 +140,12 @@ export async function recordsOfBusiness(
     items: grouped(items, (row) => row.client_id),
     clientFiles: grouped(files, (row) => row.client_id),
     projectFiles: grouped(files, (row) => row.project_id),
-    projectContacts: grouped(projectContacts, (row) => row.project_id),
-    projectPartners: grouped(projectPartners, (row) => row.project_id),
-    bookingItems: grouped(bookingItems, (row) => row.booking_id),
-    lines: grouped(lines, (row) => row.invoice_id),
-    payments: grouped(payments, (row) => row.invoice_id),
-    instalments: grouped(instalments, (row) => row.invoice_id),
+    projectContacts: grouped(rows.project_contact, (row) => row.project_id),
+    projectPartners: grouped(rows.project_partner, (row) => row.project_id),
+    bookingItems: grouped(rows.booking_item, (row) => row.booking_id),
+    lines: grouped(rows.invoice_line, (row) => row.invoice_id),
+    payments: grouped(rows.payment, (row) => row.invoice_id),
+    instalments: grouped(rows.instalment, (row) => row.invoice_id),
   };
   return {
     business: {
@@ -202,41 +209,29 @@ export async function recordsOfBusiness(
   };
 }
 
-/** What a table's rows must meet to belong to the clients wanted; undefined where none can. */
-function scopeOf(
-  { clients, enquiries = [] }: RecordScope,
-  business_id: string,
-  escape: (value: string) => string,
-): (name: TableName) => object | undefined {
-  const theirs = { client_id: [...clients] };
-  const those = clients.map(escape).join(', ') || 'null';
-  const owned = (table: string) =>
-    literal(
-      `(select id from ${table} where business_id = ${escape(business_id)} and client_id in (${those}))`,
-    );
-  const ofInvoices = { invoice_id: { [Op.in]: owned('invoice') } };
-  const ofProjects = { project_id: { [Op.in]: owned('project') } };
-  const scopes: Partial<Record<TableName, object>> = {
-    client: { id: [...clients] },
-    contact: theirs,
-    item: theirs,
-    enquiry: { [Op.or]: [theirs, { id: [...enquiries] }] },
-    record_file: { [Op.or]: [theirs, ofProjects] },
-    project: theirs,
-    project_contact: theirs,
-    project_partner: ofProjects,
-    booking: theirs,
-    booking_item: theirs,
-    invoice: theirs,
-    invoice_line: ofInvoices,
-    payment: ofInvoices,
-    instalment: ofInvoices,
-  };
-  const nobodys = clients.length + enquiries.length === 0;
-  return (name) => (name in scopes ? (nobodys ? undefined : scopes[name]) : {});
-}
+const OF_INVOICES =
+  'invoice_id in (select id from invoice where business_id = $business_id and client_id = any($clients::uuid[]))';
+const OF_PROJECTS =
+  'project_id in (select id from project where business_id = $business_id and client_id = any($clients::uuid[]))';
+const THEIRS = 'client_id = any($clients::uuid[])';
 
-type Findable = { findAll(options: object): Promise<unknown[]> };
+/** What a table's rows must meet to belong to the clients wanted. */
+const WITHIN: Readonly<Record<OfClients, string>> = {
+  client: 'id = any($clients::uuid[])',
+  contact: THEIRS,
+  item: THEIRS,
+  enquiry: `${THEIRS} or id = any($enquiries::uuid[])`,
+  record_file: `${THEIRS} or ${OF_PROJECTS}`,
+  project: THEIRS,
+  project_contact: THEIRS,
+  project_partner: OF_PROJECTS,
+  booking: THEIRS,
+  booking_item: THEIRS,
+  invoice: THEIRS,
+  invoice_line: OF_INVOICES,
+  payment: OF_INVOICES,
+  instalment: OF_INVOICES,
+};
 
 /** The facts of a record that are kept, and what names it: the catalogue says which. */
 const FACTS = new Map<RecordKind, readonly string[]>();
