@@ -36,7 +36,11 @@ export function everyRoute(): Route[] {
 const PARTS: Readonly<Record<string, Readonly<Record<string, string>>>> = {
   '/api/invoices/[key]/payments': { key: 'LPC-1048' },
   '/api/lists/[kind]': { kind: 'invoice' },
+  '/api/groups/[key]': { key: 'money' },
   '/api/templates/[key]': { key: 'first-reminder' },
+  '/api/templates/[key]/copy': { key: 'no-such-template' },
+  '/api/templates/[key]/trash': { key: 'no-such-template' },
+  '/api/templates/[key]/uses': { key: 'first-reminder' },
   '/clients/[key]': { key: 'hartigan' },
   '/templates/[key]': { key: 'first-reminder' },
   '/work/[kind]': { kind: 'invoices' },
@@ -83,6 +87,15 @@ export const BODIES: Readonly<Record<string, object>> = {
   'PUT /api/settings': { reminderSpacing: 7, lateAfter: 6, idleDays: 14 },
   'POST /api/session': { email: 'nobody@larkfield.example', password: 'wrong' },
   'DELETE /api/session': {},
+  'POST /api/groups': { name: '', initial: 'X', tint: 'none of ours' },
+  'PUT /api/groups': { order: ['no-such-group'] },
+  'POST /api/groups/[key]': { version: 999_999, name: 'Money', initial: 'M', tint: 'moss' },
+  'DELETE /api/groups/[key]': { version: 999_999, to: null },
+  'POST /api/templates': { name: '', startsFrom: 'none of ours', group: null },
+  'PUT /api/templates': { under: [{ group: 'no-such-group', templates: ['no-such-template'] }] },
+  'POST /api/templates/[key]/copy': {},
+  'POST /api/templates/[key]/trash': {},
+  'DELETE /api/templates/[key]/trash': {},
   'POST /api/templates/[key]': { version: 999_999, text: '---\nname: First reminder\nfrom: invoice\n---\n' },
 };
 

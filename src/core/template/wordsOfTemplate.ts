@@ -9,7 +9,7 @@ export function wordsOfTemplate({
   head: TemplateHead;
   document?: Template['document'];
 }): string {
-  const words = [head.name, head.note ?? '', head.group];
+  const words = [head.name, head.note ?? ''];
   for (const { part } of eachPart([...head.subject, ...(document?.content ?? [])])) {
     if (part.type === 'text') words.push(part.text);
     else if (part.type === 'field') words.push(part.attrs.path.replace(/[._]/g, ' '));

@@ -1,3 +1,4 @@
+import { NO_GROUP } from '../contract/groups';
 import { tooLarge } from '../template/text/tooLarge';
 import { compileTemplate } from '../fill/compileTemplate';
 import type { ReadPassage } from '../fill/paths/scope';
@@ -46,7 +47,9 @@ export function readTemplateWords(
 }
 
 function unknownGroup(text: string, template: Template | undefined, groups: readonly string[]): Problem[] {
-  if (!template || groups.some((name) => name.toLowerCase() === template.head.group.toLowerCase())) return [];
+  if (!template) return [];
+  const wanted = template.head.group.toLowerCase();
+  if ([...groups, NO_GROUP].some((name) => name.toLowerCase() === wanted)) return [];
   return [
     {
       ...headPlace(text, 'group'),

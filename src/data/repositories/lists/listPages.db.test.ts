@@ -129,8 +129,11 @@ describe('records are found by their words', () => {
       await run("delete from client where key = 'new'");
       expect(await found('client', 'uberall')).toBe(0);
       const [left] = await database.sequelize.query<{ count: number }>(
+        // Numbers of invoices come in any order.
         `select count(*) from record_words full join records_in_words now using (business_id, kind, id)
-         where record_words.words is distinct from now.words`,
+         where array(select unnest(string_to_array(record_words.words, ' ')) word order by word)
+           <> array(select unnest(string_to_array(now.words, ' ')) word order by word)
+           or record_words.words is null or now.words is null`,
         { type: QueryTypes.SELECT },
       );
       expect(left!.count).toBe(0);

@@ -1,4 +1,5 @@
 import { QueryTypes } from 'sequelize';
+import { NO_GROUP } from '../../../core/contract/groups';
 import { DOCUMENT_SCHEMA } from '../../../core/document/templateDocument';
 import type { TemplateWords } from '../../../core/fitting/listedTemplate';
 import type { KeptTemplate, Passage, Signature } from '../../../core/template/template';
@@ -34,9 +35,12 @@ const CURRENT = `from template
   join template_version version on version.business_id = template.business_id
     and version.template_id = template.id and version.version = template.current_version`;
 
-const WITH_WORDS = `select template.key, version.version, version.head, version.document, template.group_id,
+/** A template's group is what it stands in, whatever it was called when its words were kept. */
+const WITH_WORDS = `select template.key, version.version, version.document, template.group_id,
+    version.head || jsonb_build_object('group', coalesce(place.name, '${NO_GROUP}')) as head,
     to_json(version.kept_at) #>> '{}' as "keptAt"
-  ${CURRENT}`;
+  ${CURRENT}
+  left join template_group place on place.business_id = template.business_id and place.id = template.group_id`;
 
 /** The templates that a member may see, in their order, without their words. */
 export async function templatesOfBusiness(
@@ -65,6 +69,21 @@ export async function templateByKey(
     },
   );
   return found;
+}
+
+/** The key of the group that a template stands in; null: none. */
+export async function groupOfTemplate(
+  { sequelize }: Database,
+  business_id: string,
+  key: string,
+): Promise<string | null> {
+  const [found] = await sequelize.query<{ key: string }>(
+    `select place.key from template join template_group place
+       on place.business_id = template.business_id and place.id = template.group_id
+     where template.business_id = $business_id and template.key = $key`,
+    { bind: { business_id, key }, type: QueryTypes.SELECT },
+  );
+  return found?.key ?? null;
 }
 
 /** A template's version as it stands now: with these, its words never change. */

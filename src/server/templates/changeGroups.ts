@@ -1,0 +1,79 @@
+import { UniqueConstraintError } from 'sequelize';
+import type { GroupAnswer, GroupChange, GroupRemoval, NewGroup } from '../../core/contract/groups';
+import { keyOfName } from '../../core/template/keyOfName';
+import { proposeGroup, type Tint } from '../../core/template/proposeGroup';
+import {
+  deleteGroup,
+  insertGroup,
+  orderGroups,
+  updateGroup,
+  type Changed,
+} from '../../data/repositories/templates/groups';
+import { groupsOfBusiness } from '../../data/repositories/templates/templatesOfBusiness';
+import { connection } from '../connection';
+import type { CurrentMember } from '../signIn/currentMember';
+import { forMember } from '../forMember';
+
+/** Makes a group by a name alone; what else tells it from the others is proposed where it is not given. */
+export async function makeGroup(member: CurrentMember, group: NewGroup): Promise<GroupAnswer> {
+  const name = group.name.trim();
+  return namedOnce(name, async () => ({ result: 'done', key: await insert(member, { ...group, name }) }));
+}
+
+const insert = forMember(async ({ business_id }: CurrentMember, { name, initial, tint }: NewGroup) => {
+  const proposed = proposeGroup(name, await groupsOfBusiness(connection(), business_id));
+  return insertGroup(connection(), business_id, keyOfName(name, 'group'), {
+    name,
+    initial: initial ?? proposed.initial,
+    tint: tint ?? proposed.tint,
+  });
+});
+
+/** Changes what a group is called and looks like. */
+export async function changeGroup(
+  member: CurrentMember,
+  key: string,
+  change: GroupChange,
+): Promise<GroupAnswer> {
+  const name = change.name.trim();
+  return namedOnce(name, async () => answerOf(await update(member, key, { ...change, name }), key));
+}
+
+const update = forMember(({ business_id }: CurrentMember, key: string, change: GroupChange) =>
+  updateGroup(connection(), business_id, key, { ...change, tint: change.tint as Tint }),
+);
+
+/** Removes a group; its templates and passages go to another, or to none. */
+export const removeGroup = forMember(
+  async ({ business_id }: CurrentMember, key: string, { version, to }: GroupRemoval): Promise<GroupAnswer> =>
+    answerOf(await deleteGroup(connection(), business_id, key, version, to), key),
+);
+
+/** Puts the groups in an order. */
+export const arrangeGroups = forMember(async ({ business_id }: CurrentMember, order: readonly string[]) =>
+  orderGroups(connection(), business_id, order),
+);
+
+/** A group that another has the name of is no failure: the words stand at the name. */
+async function namedOnce(name: string, work: () => Promise<GroupAnswer>): Promise<GroupAnswer> {
+  try {
+    return await work();
+  } catch (error) {
+    if (!(error instanceof UniqueConstraintError)) throw error;
+    return { result: 'taken', error: `There is another group called “${name}”.`, field: 'name' };
+  }
+}
+
+function answerOf(changed: Changed, key: string): GroupAnswer {
+  switch (changed) {
+    case 'done':
+      return { result: 'done', key };
+    case 'overtaken':
+      return {
+        result: 'overtaken',
+        error: 'Somebody has changed this group since you opened it. Look at it again.',
+      };
+    case 'gone':
+      return { result: 'gone', error: 'This group is no longer there.' };
+  }
+}
