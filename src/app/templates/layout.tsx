@@ -9,7 +9,7 @@ export default async function TemplatesLayout({ children }: { children: ReactNod
   const member = await requireMember();
   return (
     <Shell member={member}>
-      <TemplateIndex groups={await templatesByGroup(member)} />
+      <TemplateIndex owner={`${member.business_id} ${member.key}`} groups={await templatesByGroup(member)} />
       <PageArea>{children}</PageArea>
     </Shell>
   );

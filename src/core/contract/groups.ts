@@ -1,5 +1,6 @@
 import { array, object, string, type InferType } from 'yup';
 import { TINTS } from '../template/proposeGroup';
+import type { GroupHead } from './list';
 import { VERSION } from './numbers';
 
 /** What a text says that no group is called: a template without one. */
@@ -50,9 +51,9 @@ export const ARRANGEMENT = object({
 }).noUnknown();
 export type Arrangement = InferType<typeof ARRANGEMENT>['under'];
 
-/** What came of a change to a group. */
+/** What came of a change to a group; a new one comes with the look it was given. */
 export type GroupAnswer =
-  | { result: 'done'; key: string }
+  | { result: 'done'; key: string; made?: GroupHead }
   /** another group has the name */
   | { result: 'taken'; error: string; field: 'name' }
   /** somebody has changed it since */

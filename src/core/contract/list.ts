@@ -18,11 +18,24 @@ export interface ListPage {
   more?: true;
 }
 
-/** A group with its templates, as the index of the templates lists them. */
-export interface GroupedTemplates {
+/** A group as it stands above what is in it. */
+export interface GroupHead {
+  /** "" of what has no group */
   key: string;
+  version: number;
   name: string;
   initial: string;
   tint: string;
-  templates: { key: string; name: string; startsFrom: string }[];
+}
+
+/** A group with its templates, as the index of the templates lists them. */
+export interface GroupedTemplates extends GroupHead {
+  templates: ListedEntry[];
+}
+
+/** A template in the index. */
+export interface ListedEntry {
+  key: string;
+  name: string;
+  startsFrom: string;
 }

@@ -33,3 +33,11 @@ export interface TemplateUses {
   /** the act of the work it belongs to, and the other templates that do */
   act?: { name: string; others: string[] };
 }
+
+/** A template in the trash. */
+export interface TrashedEntry {
+  key: string;
+  name: string;
+  /** in words */
+  when: string;
+}

@@ -1,6 +1,7 @@
 import type { MetadataJson } from 'libphonenumber-js/core';
 import type { Addressing } from '../addressing/addressingOf';
 import type { RecordName } from '../describe/nameRecord';
+import type { GroupHead } from './list';
 import type { CopyDocument } from '../document/copyDocument';
 import type { ListedTemplate, TemplateWords } from '../fitting/listedTemplate';
 import type { PastLetter } from '../fitting/fittingTemplates';
@@ -35,11 +36,7 @@ export interface TemplateList {
 }
 
 /** A group with the keys of its templates, in their order. */
-export interface ListedGroup {
-  key: string;
-  name: string;
-  initial: string;
-  tint: string;
+export interface ListedGroup extends GroupHead {
   /** keys */
   templates: string[];
 }

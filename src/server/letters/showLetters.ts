@@ -1,6 +1,5 @@
 import type { ShownLetter } from '../../core/contract/letters';
-import { wallClockOf } from '../../core/dates/zone';
-import { formatsOf } from '../../core/fill/formats/formatsOf';
+import { dayLately } from '../../core/describe/dayLately';
 import type { KeptLetter } from '../../data/repositories/letters';
 import { businessBook } from '../businessBook';
 import type { CurrentMember } from '../signIn/currentMember';
@@ -10,13 +9,7 @@ import { forMember } from '../forMember';
 export const showLetters = forMember(
   async ({ business_id }: CurrentMember, letters: readonly KeptLetter[]): Promise<ShownLetter[]> => {
     if (letters.length === 0) return [];
-    const book = await businessBook(business_id);
-    const formats = formatsOf(book);
-    const dayOf = (moment: number) => {
-      const { day } = wallClockOf(moment, book.zone);
-      if (book.today - day < 2) return `${formats.fromNow(day, book.today)} at ${formats.time(moment)}`;
-      return formats.date(day, book.today - day < 300 ? 'day and month' : 'date');
-    };
+    const dayOf = dayLately(await businessBook(business_id));
     return letters.map(({ at, events, html, notes: _, place: __, goes_in: ___, ...letter }) => ({
       ...letter,
       at: at.toISOString(),

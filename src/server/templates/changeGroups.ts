@@ -1,5 +1,6 @@
 import { UniqueConstraintError } from 'sequelize';
 import type { GroupAnswer, GroupChange, GroupRemoval, NewGroup } from '../../core/contract/groups';
+import type { GroupHead } from '../../core/contract/list';
 import { keyOfName } from '../../core/template/keyOfName';
 import { proposeGroup, type Tint } from '../../core/template/proposeGroup';
 import {
@@ -17,17 +18,20 @@ import { forMember } from '../forMember';
 /** Makes a group by a name alone; what else tells it from the others is proposed where it is not given. */
 export async function makeGroup(member: CurrentMember, group: NewGroup): Promise<GroupAnswer> {
   const name = group.name.trim();
-  return namedOnce(name, async () => ({ result: 'done', key: await insert(member, { ...group, name }) }));
+  return namedOnce(name, async () => {
+    const made = await insert(member, { ...group, name });
+    return { result: 'done', key: made.key, made };
+  });
 }
 
-const insert = forMember(async ({ business_id }: CurrentMember, { name, initial, tint }: NewGroup) => {
-  const proposed = proposeGroup(name, await groupsOfBusiness(connection(), business_id));
-  return insertGroup(connection(), business_id, keyOfName(name, 'group'), {
-    name,
-    initial: initial ?? proposed.initial,
-    tint: tint ?? proposed.tint,
-  });
-});
+const insert = forMember(
+  async ({ business_id }: CurrentMember, { name, initial, tint }: NewGroup): Promise<GroupHead> => {
+    const proposed = proposeGroup(name, await groupsOfBusiness(connection(), business_id));
+    const look = { name, initial: initial ?? proposed.initial, tint: tint ?? proposed.tint };
+    const key = await insertGroup(connection(), business_id, keyOfName(name, 'group'), look);
+    return { key, version: 1, ...look };
+  },
+);
 
 /** Changes what a group is called and looks like. */
 export async function changeGroup(

@@ -1,10 +1,12 @@
-import type { TemplateAnswer, TemplateUses } from '../../core/contract/templates';
+import type { TemplateAnswer, TemplateUses, TrashedEntry } from '../../core/contract/templates';
 import {
   templateUses,
   trashedTemplates,
   trashTemplate,
-  type TrashedTemplate,
 } from '../../data/repositories/templates/templateLife';
+import { dayLately } from '../../core/describe/dayLately';
+import { businessBook } from '../businessBook';
+import { now } from '../clock';
 import { connection } from '../connection';
 import type { CurrentMember } from '../signIn/currentMember';
 import { forMember } from '../forMember';
@@ -12,7 +14,7 @@ import { nameTaken } from './makeTemplate';
 
 /** Puts a template into the trash, from where it can be put back. Letters that are on their way from it go all the same. */
 export const throwAway = forMember(({ business_id, id }: CurrentMember, key: string) =>
-  put(business_id, id, key, true),
+  put(business_id, id, key, new Date(now())),
 );
 
 /** Puts a template back where it stood. */
@@ -28,13 +30,13 @@ export async function putBack(member: CurrentMember, key: string): Promise<Templ
   }
 }
 
-const back = forMember(({ business_id, id }: CurrentMember, key: string) => put(business_id, id, key, false));
+const back = forMember(({ business_id, id }: CurrentMember, key: string) => put(business_id, id, key, null));
 
 async function put(
   business_id: string,
   member_id: string,
   key: string,
-  away: boolean,
+  away: Date | null,
 ): Promise<TemplateAnswer> {
   const done = await trashTemplate(connection(), { business_id, member_id }, key, away);
   return done
@@ -42,10 +44,13 @@ async function put(
     : { result: 'gone', error: away ? 'This template is no longer there.' : 'It is no longer in the trash.' };
 }
 
-/** What a member has in the trash, or everyone. */
-export const trash = forMember(({ business_id, id }: CurrentMember): Promise<TrashedTemplate[]> =>
-  trashedTemplates(connection(), { business_id, member_id: id }),
-);
+/** What a member has in the trash, or everyone, the last thrown away first. */
+export const trash = forMember(async ({ business_id, id }: CurrentMember): Promise<TrashedEntry[]> => {
+  const trashed = await trashedTemplates(connection(), { business_id, member_id: id });
+  if (trashed.length === 0) return [];
+  const dayOf = dayLately(await businessBook(business_id));
+  return trashed.map(({ key, name, deleted_at }) => ({ key, name, when: dayOf(deleted_at.getTime()) }));
+});
 
 /** What depends on a template. Undefined: there is no such template. */
 export const usesOfTemplate = forMember(

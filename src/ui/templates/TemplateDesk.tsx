@@ -5,6 +5,7 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useId, useState, type ReactNode } from 'react';
 
+import { TemplateActs } from './TemplateActs';
 import { InkSide } from './InkSide';
 import { useTypedWords } from './useTypedWords';
 import { WordsSide } from './WordsSide';
@@ -57,6 +58,7 @@ export function TemplateDesk({
           </Link>
           <h1 id="template-name">{name}</h1>
           {note && <p>{note}</p>}
+          <TemplateActs templateKey={templateKey} name={name} />
           <div role="tablist" aria-label="Sides of the template" className="sides">
             {SIDES.map((one) => (
               <button

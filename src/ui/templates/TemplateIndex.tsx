@@ -11,12 +11,18 @@ import { useAnswerTo } from '../shell/useAnswerTo';
 import { GroupInitial } from './GroupInitial';
 import { useFolded } from './useFolded';
 
+interface Props {
+  /** whose folded groups are remembered */
+  owner: string;
+  groups: GroupedTemplates[];
+}
+
 /** The templates under their groups; found at once by their names, and by their words as the server finds them. On a phone it gives way to the page once one is chosen. */
-export function TemplateIndex({ groups }: { groups: GroupedTemplates[] }) {
+export function TemplateIndex({ owner, groups }: Props) {
   const here = usePathname();
   const router = useRouter();
   const [wanted, setWanted] = useState('');
-  const [folded, fold] = useFolded();
+  const [folded, fold] = useFolded(owner);
   const search = wanted.trim();
   const { body: answer } = useAnswerTo<string[]>('/api/templates', search);
   const withWords = useMemo(() => new Set(answer), [answer]);
@@ -33,6 +39,29 @@ export function TemplateIndex({ groups }: { groups: GroupedTemplates[] }) {
       <h1 id="index-title">Templates</h1>
       <p className="count">
         {count} in {groups.length} groups
+      </p>
+      <p className="index-keys">
+        <Link
+          href="/templates/new"
+          prefetch={false}
+          aria-current={here === '/templates/new' ? 'page' : undefined}
+        >
+          New template
+        </Link>
+        <Link
+          href="/templates/arrange"
+          prefetch={false}
+          aria-current={here === '/templates/arrange' ? 'page' : undefined}
+        >
+          Arrange
+        </Link>
+        <Link
+          href="/templates/trash"
+          prefetch={false}
+          aria-current={here === '/templates/trash' ? 'page' : undefined}
+        >
+          Trash
+        </Link>
       </p>
       <SearchField
         label="Find by name, subject or words"

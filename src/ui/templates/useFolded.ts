@@ -2,19 +2,18 @@
 
 import { useEffect, useState } from 'react';
 
-const KEPT_AS = 'fair-quill folded groups';
-
-/** Which groups are folded, remembered on this device. */
-export function useFolded(): [ReadonlySet<string>, (group: string, folded: boolean) => void] {
+/** Which groups a member has folded, remembered on this device. @param owner who it is, of which business */
+export function useFolded(owner: string): [ReadonlySet<string>, (group: string, folded: boolean) => void] {
   const [folded, setFolded] = useState<ReadonlySet<string>>(new Set());
+  const keptAs = `fair-quill folded groups ${owner}`;
   useEffect(() => {
     try {
-      const kept: unknown = JSON.parse(localStorage.getItem(KEPT_AS) ?? '[]');
+      const kept: unknown = JSON.parse(localStorage.getItem(keptAs) ?? '[]');
       if (Array.isArray(kept)) setFolded(new Set(kept.map(String)));
     } catch {
       // Nothing is remembered: all are open.
     }
-  }, []);
+  }, [keptAs]);
   const fold = (group: string, isFolded: boolean) =>
     setFolded((before) => {
       if (before.has(group) === isFolded) return before;
@@ -22,7 +21,7 @@ export function useFolded(): [ReadonlySet<string>, (group: string, folded: boole
       if (isFolded) next.add(group);
       else next.delete(group);
       try {
-        localStorage.setItem(KEPT_AS, JSON.stringify([...next]));
+        localStorage.setItem(keptAs, JSON.stringify([...next]));
       } catch {
         // It is forgotten with the page.
       }

@@ -74,16 +74,16 @@ export async function templateNames(
   return new Set(rows.map(({ name }) => name));
 }
 
-/** Puts a template into the trash, or back. Gives whether there was one to put. @throws UniqueConstraintError when another has its name by now */
+/** Puts a template into the trash at a moment, or back. Gives whether there was one to put. @throws UniqueConstraintError when another has its name by now */
 export async function trashTemplate(
   { sequelize }: Database,
   { business_id, member_id }: Whose,
   key: string,
-  away: boolean,
+  away: Date | null,
 ): Promise<boolean> {
   const found = await sequelize.query(
-    `update template set deleted_at = case when $away then now() end
-     where ${SEEN} and template.key = $key and (deleted_at is null) = $away returning id`,
+    `update template set deleted_at = $away::timestamptz
+     where ${SEEN} and template.key = $key and (deleted_at is null) = ($away::timestamptz is not null) returning id`,
     { bind: { business_id, member_id, key, away }, type: QueryTypes.SELECT },
   );
   return found.length > 0;
