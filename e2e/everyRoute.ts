@@ -41,6 +41,8 @@ const PARTS: Readonly<Record<string, Readonly<Record<string, string>>>> = {
   '/api/templates/[key]/copy': { key: 'no-such-template' },
   '/api/templates/[key]/trash': { key: 'no-such-template' },
   '/api/templates/[key]/uses': { key: 'first-reminder' },
+  '/api/templates/[key]/versions': { key: 'first-reminder' },
+  '/api/templates/[key]/versions/[version]': { key: 'first-reminder', version: '1' },
   '/clients/[key]': { key: 'hartigan' },
   '/templates/[key]': { key: 'first-reminder' },
   '/work/[kind]': { kind: 'invoices' },
@@ -96,6 +98,7 @@ export const BODIES: Readonly<Record<string, object>> = {
   'POST /api/templates/[key]/copy': {},
   'POST /api/templates/[key]/trash': {},
   'DELETE /api/templates/[key]/trash': {},
+  'POST /api/templates/[key]/versions/[version]': { standing: 999_999 },
   'POST /api/templates/[key]': { version: 999_999, text: '---\nname: First reminder\nfrom: invoice\n---\n' },
 };
 

@@ -74,11 +74,14 @@ test('in a demonstration a member is one press away', async ({ page }) => {
 test('our fonts come after the first page can be used, and with every page after it', async ({ page }) => {
   const askedFor: string[] = [];
   page.on('request', (request) => request.resourceType() === 'font' && askedFor.push(request.url()));
-  await page.route('**/*.js', (route) => new Promise((go) => setTimeout(() => go(route.continue()), 300)));
-  const first = await page.goto('/sign-in');
+  let letGo = () => {};
+  const held = new Promise<void>((go) => (letGo = go));
+  await page.route('**/*.js', async (route) => (await held, route.continue()));
+  const first = await page.goto('/sign-in', { waitUntil: 'commit' });
+  await expect(page.getByRole('button', { name: 'Sign in' })).toBeVisible();
   expect(await first!.text()).toContain('<html lang="en-GB"><head>');
-  await page.waitForLoadState('domcontentloaded');
   expect(askedFor).toEqual([]);
+  letGo();
   await expect.poll(() => page.evaluate(() => document.fonts.check('16px "Literata Variable"'))).toBe(true);
   await expect.poll(async () => (await page.context().cookies()).map(({ name }) => name)).toContain('fonts');
   expect(await (await page.goto('/sign-in'))!.text()).toContain('<html lang="en-GB" data-fonts="">');

@@ -11,6 +11,7 @@ import { keepTemplate } from './keepTemplate';
 import { copyTemplate, makeTemplate } from './makeTemplate';
 import { templateInPencil } from './templateInPencil';
 import { templatesByGroup } from './templatesByGroup';
+import { bringBack, compareWithStanding, versionsOfTemplate } from './versions';
 import { wordsFacts } from './wordsContext';
 import { putBack, throwAway, trash, usesOfTemplate } from './trash';
 
@@ -189,5 +190,49 @@ describe('templates', () => {
     await makeTemplate(imke, { name: 'Key cutting', startsFrom: 'client', group: null });
     expect(await putBack(imke, 'key-cutting')).toMatchObject({ result: 'taken' });
     expect((await trash(imke)).map(({ key }) => key)).toEqual(['key-cutting']);
+  });
+});
+
+describe('versions', () => {
+  it('are listed with who kept them, compared in words, and brought back as the next one', async () => {
+    const { version, text } = await textOf('visit-coming-up');
+    const changed = text.replace('expects you at the workshop', 'waits for you at the workshop');
+    expect(changed).not.toBe(text);
+    expect(await keepTemplate(imke, 'visit-coming-up', version, changed)).toMatchObject({ result: 'kept' });
+    expect(await versionsOfTemplate(imke, 'visit-coming-up')).toMatchObject([
+      { version: version + 1, by: 'Imke Sandoval' },
+      { version },
+    ]);
+    const { head, words } = (await compareWithStanding(imke, 'visit-coming-up', version))!;
+    expect(head).toEqual([]);
+    const said = (change: string) =>
+      words.flatMap((one) => (one.change === change ? one.tokens : [])).map((token) => token.words.trim());
+    expect(said('went')).toEqual(['expects']);
+    expect(said('came')).toEqual(['waits', 'for']);
+    // Somebody who saw another one as the last is told.
+    expect(await bringBack(imke, 'visit-coming-up', version, version)).toMatchObject({
+      result: 'overtaken',
+      version: version + 1,
+    });
+    expect(await bringBack(imke, 'visit-coming-up', version, version + 1)).toEqual({
+      result: 'kept',
+      version: version + 2,
+    });
+    expect((await textOf('visit-coming-up')).text).toBe(text);
+    expect(await versionsOfTemplate(imke, 'visit-coming-up')).toHaveLength(3);
+  });
+
+  it('of what is not there are none', async () => {
+    expect(await versionsOfTemplate(imke, 'none')).toBeUndefined();
+    expect(await compareWithStanding(imke, 'visit-coming-up', 99)).toBeUndefined();
+    expect(await bringBack(imke, 'visit-coming-up', 99, 3)).toEqual({ result: 'gone' });
+  });
+
+  it('keep what a template is called, and whose it is', async () => {
+    const { version, text } = await textOf('annual-check');
+    const renamed = text.replace('name: Annual check', 'name: Once a year');
+    await keepTemplate(imke, 'annual-check', version, renamed);
+    await bringBack(imke, 'annual-check', version, version + 1);
+    expect((await textOf('annual-check')).text).toBe(renamed);
   });
 });

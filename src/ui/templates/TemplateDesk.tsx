@@ -8,6 +8,7 @@ import { useId, useState, type ReactNode } from 'react';
 import { TemplateActs } from './TemplateActs';
 import { InkSide } from './InkSide';
 import { useTypedWords } from './useTypedWords';
+import { VersionsSide } from './VersionsSide';
 import { WordsSide } from './WordsSide';
 
 interface Props {
@@ -26,9 +27,9 @@ interface Props {
   pencil: ReactNode;
 }
 
-const SIDES = ['Pencil', 'Ink', 'Words'] as const;
+const SIDES = ['Pencil', 'Ink', 'Words', 'Versions'] as const;
 
-/** A template in pencil, in ink for a real record, and its words to be changed. */
+/** A template in pencil, in ink for a real record, its words to be changed, and its versions. */
 export function TemplateDesk({
   owner,
   templateKey,
@@ -94,6 +95,9 @@ export function TemplateDesk({
           {side === 'Pencil' && pencil}
           {side === 'Ink' && (
             <InkSide templateKey={templateKey} startsFrom={startsFrom} text={words.text} facts={facts} />
+          )}
+          {side === 'Versions' && (
+            <VersionsSide templateKey={templateKey} standing={version} onKept={() => router.refresh()} />
           )}
           {side === 'Words' && put !== undefined && (
             <details className="put-aside" open>

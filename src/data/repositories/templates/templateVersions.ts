@@ -77,3 +77,27 @@ export async function keepVersion(
     return { result: 'kept', version: next };
   });
 }
+
+interface Version {
+  version: number;
+  by: string | null;
+  kept_at: Date;
+}
+
+/** The versions of a template that a member may see, the last first. */
+export async function versionsOf(
+  { sequelize }: Database,
+  { business_id, member_id }: { business_id: string; member_id: string },
+  key: string,
+): Promise<Version[]> {
+  return sequelize.query<Version>(
+    `select version.version, member.full_name as by, version.kept_at
+     from template
+     join template_version version on version.business_id = template.business_id and version.template_id = template.id
+     left join member on member.business_id = version.business_id and member.id = version.member_id
+     where template.business_id = $business_id and template.key = $key and template.deleted_at is null
+       and (template.owner_id is null or template.owner_id = $member_id)
+     order by version.version desc limit 500`,
+    { bind: { business_id, member_id, key }, type: QueryTypes.SELECT },
+  );
+}

@@ -4,10 +4,9 @@ import { keepTemplate } from '../../../../server/templates/keepTemplate';
 import { keyFrom } from '../../../keyFrom';
 import { asMember } from '../../asMember';
 import { readJson } from '../../readJson';
+import { KEPT_STATUS } from './keptStatus';
 
 type Context = { params: Promise<{ key: string }> };
-
-const STATUS = { kept: 200, wrong: 422, overtaken: 409, gone: 404, refused: 403 } as const;
 
 /** Keeps a template's words as a new version. */
 export async function POST(request: Request, { params }: Context): Promise<Response> {
@@ -16,6 +15,6 @@ export async function POST(request: Request, { params }: Context): Promise<Respo
       strict: true,
     });
     const kept = await keepTemplate(member, keyFrom((await params).key), version, text);
-    return Response.json(kept, { status: STATUS[kept.result] });
+    return Response.json(kept, { status: KEPT_STATUS[kept.result] });
   });
 }

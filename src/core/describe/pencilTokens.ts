@@ -1,0 +1,113 @@
+import type { Part } from '../document/eachPart';
+import type { Line } from '../document/templateDocument';
+import type { Labels } from '../fill/describe/labels';
+import { printTag } from '../template/tags/printTag';
+import type { Tag } from '../template/tags/tag';
+import { printLine } from '../template/text/printLine';
+import type { Passage, Template } from '../template/template';
+
+/** A word of a template as it is read in pencil, what stands for a fact, what is said of the words, or the end of a line. */
+export interface PencilToken {
+  type: 'word' | 'field' | 'note' | 'end';
+  /** with the spaces that follow */
+  words: string;
+}
+
+/** What a template is read with: its tags in words, and its passages by their keys. */
+export interface PencilWords {
+  labels: Labels;
+  passages: readonly Pick<Passage, 'key' | 'name'>[];
+}
+
+const END: PencilToken = { type: 'end', words: '\n' };
+
+/** A template word by word as it is read in pencil: its subject and then its blocks, a line each. */
+export function pencilTokens({ head, document }: Template, pencil: PencilWords): PencilToken[] {
+  return [
+    note('Subject:'),
+    ...head.subject.flatMap((word) => tokensOf(word, pencil)),
+    END,
+    ...document.content.flatMap((block) => tokensOf(block, pencil)),
+  ];
+}
+
+function tokensOf(part: Part, pencil: PencilWords): PencilToken[] {
+  const inside = (content: readonly Part[]) => content.flatMap((child) => tokensOf(child, pencil));
+  switch (part.type) {
+    case 'text':
+      return [...wordsOf(part.text), ...linkOf(part.marks, pencil)];
+    case 'break':
+      return [END];
+    case 'field':
+    case 'blank':
+      return [field(labelOf(part, pencil))];
+    case 'gap':
+    case 'unfinished':
+      return [field(part.attrs.words)];
+    case 'signature':
+      return [field('signature')];
+    case 'image':
+      return [field(`picture ${inLine(part.attrs.source, pencil)}`)];
+    case 'passage':
+      return [
+        field(pencil.passages.find(({ key }) => key === part.attrs.passage)?.name ?? part.attrs.passage),
+        END,
+      ];
+    case 'comment':
+      return [];
+    case 'rule':
+      return [note('———'), END];
+    case 'section': {
+      const { inverted, path, steps } = part.attrs;
+      return structure(labelOf({ type: 'open', inverted, path, steps }, pencil), inside(part.content));
+    }
+    case 'when': {
+      const [then, otherwise] = part.content;
+      const { condition } = part.attrs;
+      return [
+        ...structure(labelOf({ type: 'open when', condition }, pencil), inside([then])),
+        ...(otherwise ? structure('Otherwise', inside([otherwise])) : []),
+      ];
+    }
+    case 'paragraph':
+    case 'heading':
+    case 'codeBlock':
+      return [...inside(part.content), END];
+    case 'listItem':
+      return [note('•'), ...inside(part.content)];
+    case 'tableRow':
+      return [
+        ...part.content.flatMap((cell, i) => [...(i ? [note(' |')] : []), ...tokensOf(cell, pencil)]),
+        END,
+      ];
+    default:
+      return inside(part.content);
+  }
+}
+
+/** A structure's condition stands before what depends on it; among blocks on a line of its own. */
+function structure(label: string, inner: PencilToken[]): PencilToken[] {
+  const isBlock = inner.at(-1) === END;
+  return isBlock ? [note(label), END, ...inner] : [note(`${label}:`), ...inner];
+}
+
+function wordsOf(text: string): PencilToken[] {
+  return (text.match(/\S+\s*|\s+/g) ?? []).map((words) => ({ type: 'word', words }));
+}
+
+function linkOf(marks: Extract<Part, { type: 'text' }>['marks'], pencil: PencilWords): PencilToken[] {
+  const link = marks?.find((mark) => mark.type === 'link');
+  return link?.type === 'link' ? [note(`(${inLine(link.attrs.address, pencil)})`)] : [];
+}
+
+function inLine(line: Line, pencil: PencilWords): string {
+  return printLine(line, (tag) => labelOf(tag, pencil));
+}
+
+function labelOf(tag: Tag, { labels }: PencilWords): string {
+  const written = printTag(tag);
+  return labels[written] ?? written;
+}
+
+const field = (words: string): PencilToken => ({ type: 'field', words });
+const note = (words: string): PencilToken => ({ type: 'note', words: `${words} ` });

@@ -1,0 +1,45 @@
+import type { VersionCompared } from '../../core/contract/versions';
+import type { PencilToken } from '../../core/describe/pencilTokens';
+
+/** What went from a version and what came since, where it stands among the words that stayed. */
+export function VersionWords({ compared: { head, words } }: { compared: VersionCompared }) {
+  const same = head.length === 0 && words.every(({ change }) => change === 'same');
+  if (same) return <p className="hint">It says the same as the one that stands.</p>;
+  return (
+    <>
+      <p className="version-key">
+        <del>Struck out</del>: said then, and no more. <ins>Underlined</ins>: came since.
+      </p>
+      {head.length > 0 && (
+        <ul className="version-head">
+          {head.map(({ what, was, is }) => (
+            <li key={what}>
+              {what}: {was && <del>{was}</del>} {is && <ins>{is}</ins>}
+            </li>
+          ))}
+        </ul>
+      )}
+      <div className="version-words">
+        {words.map(({ change, tokens }, i) => {
+          const drawn = tokens.map((token, at) => <Token key={at} token={token} />);
+          if (change === 'same') return <span key={i}>{drawn}</span>;
+          const Change = change === 'went' ? 'del' : 'ins';
+          return <Change key={i}>{drawn}</Change>;
+        })}
+      </div>
+    </>
+  );
+}
+
+function Token({ token: { type, words } }: { token: PencilToken }) {
+  switch (type) {
+    case 'end':
+      return <br />;
+    case 'field':
+      return <span className="field">{words}</span>;
+    case 'note':
+      return <span className="structure-label">{words}</span>;
+    case 'word':
+      return words;
+  }
+}
