@@ -12,16 +12,14 @@ const NAME = string()
   .matches(/\S/, 'Give the group a name.')
   .max(60, 'A group’s name has at most 60 characters.')
   .test('not-none', 'A group cannot be called “none”.', (name) => name?.trim().toLowerCase() !== NO_GROUP);
-const INITIAL = string()
-  .required('Give it one or two letters.')
-  .test('short', 'An initial is one or two letters.', (initial) => /^[^\s]{1,2}$/u.test(initial ?? ''));
-const TINT = string().oneOf(TINTS, 'Choose one of the six tints.').required('Choose one of the six tints.');
+const INITIAL = string().matches(/^[^\s]{1,2}$/u, 'An initial is one or two letters.');
+const TINT = string().oneOf(TINTS, 'Choose one of the six tints.');
 
 /** A group to be made: given to `/api/groups`. Without an initial or tint it is given those that none has. */
 export const NEW_GROUP = object({
   name: NAME,
-  initial: INITIAL.optional(),
-  tint: TINT.optional(),
+  initial: INITIAL,
+  tint: TINT,
 }).noUnknown();
 export type NewGroup = InferType<typeof NEW_GROUP>;
 
@@ -29,8 +27,8 @@ export type NewGroup = InferType<typeof NEW_GROUP>;
 export const GROUP_CHANGE = object({
   version: VERSION,
   name: NAME,
-  initial: INITIAL,
-  tint: TINT,
+  initial: INITIAL.required('Give it one or two letters.'),
+  tint: TINT.required('Choose one of the six tints.'),
 }).noUnknown();
 export type GroupChange = InferType<typeof GROUP_CHANGE>;
 

@@ -38,7 +38,7 @@ export function TemplateIndex({ owner, groups }: Props) {
     <section className={`index ${here === '/templates' ? '' : 'index-behind'}`} aria-labelledby="index-title">
       <h1 id="index-title">Templates</h1>
       <p className="count">
-        {count} in {groups.length} groups
+        {count} in {groups.filter(({ key }) => key).length} groups
       </p>
       <p className="index-keys">
         <Link

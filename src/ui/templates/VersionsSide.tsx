@@ -102,7 +102,7 @@ export function VersionsSide({ templateKey, standing, onKept }: Props) {
           <li key={version}>
             {version === standing ? (
               <p className="version-line">
-                <strong>Version {version}</strong>, which letters are written from now
+                <strong>Version {version}</strong>, from which letters are written
                 <span className="entry-note">{[by, when].filter(Boolean).join(', ')}</span>
               </p>
             ) : (
