@@ -69,7 +69,9 @@ test('templates are moved by dragging, by keyboard and several at once, and move
   await page.keyboard.press('ArrowDown');
   await expect.poll(() => namesIn(left)).toEqual([own('Two'), own('One'), own('Three')]);
   await page.keyboard.press('Space');
-  await expect(page.getByRole('status')).toContainText(`${own('One')}: moved to ${from}.`);
+  await expect(
+    page.getByRole('status').filter({ hasText: `${own('One')}: moved to ${from}.` }),
+  ).toBeVisible();
   await page.reload();
   await expect.poll(() => namesIn(left)).toEqual([own('Two'), own('One'), own('Three')]);
   await left.getByRole('button', { name: `Move ${own('Three')}` }).focus();
@@ -82,12 +84,12 @@ test('templates are moved by dragging, by keyboard and several at once, and move
   await left.getByLabel(`Choose ${own('Two')}`).check();
   await left.getByLabel(`Choose ${own('Three')}`).check();
   await dragTo(page, left.getByRole('button', { name: `Move ${own('Three')}` }), right.getByRole('checkbox'));
-  await expect(page.getByRole('status')).toContainText(`2 templates: moved to ${to}.`);
+  await expect(page.getByRole('status').filter({ hasText: `2 templates: moved to ${to}.` })).toBeVisible();
   await expect.poll(() => namesIn(left)).toEqual([own('One')]);
   expect((await namesIn(right)).sort()).toEqual([own('Four'), own('Three'), own('Two')].sort());
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect.poll(() => namesIn(left)).toEqual([own('Two'), own('One'), own('Three')]);
-  await expect(page.getByRole('status')).toContainText('Moved back.');
+  await expect(page.getByRole('status').filter({ hasText: 'Moved back.' })).toBeVisible();
 
   // Without dragging.
   await left.getByLabel(`Choose ${own('One')}`).check();
@@ -142,14 +144,16 @@ test('a group is changed, moved and removed, and its templates go where they are
   const next = before[before.indexOf(own('Bench')) + 1]!;
   await page.getByRole('button', { name: `Change ${own('Bench')}` }).click();
   await bench.getByRole('button', { name: 'Move down' }).click();
-  await expect(page.getByRole('status')).toContainText(`${own('Bench')} moved down.`);
+  await expect(page.getByRole('status').filter({ hasText: `${own('Bench')} moved down.` })).toBeVisible();
   await expect
     .poll(async () => (await order()).indexOf(own('Bench')) - (await order()).indexOf(next))
     .toBeGreaterThan(0);
   await bench.getByRole('button', { name: 'Remove' }).click();
   await page.getByLabel('Its template goes to').selectOption(other);
   await page.getByRole('button', { name: 'Remove the group' }).click();
-  await expect(page.getByRole('status')).toContainText(`The group ${own('Bench')} is removed.`);
+  await expect(
+    page.getByRole('status').filter({ hasText: `The group ${own('Bench')} is removed.` }),
+  ).toBeVisible();
   await expect.poll(() => namesIn(contents(page, other))).toEqual([own('Felt'), own('Hammer')]);
   await expect(bench).toHaveCount(0);
 });
@@ -187,3 +191,28 @@ async function dragTo(page: Page, handle: Locator, target: Locator): Promise<voi
   await page.mouse.move(from.x + from.width / 2, to.y + to.height / 2, { steps: 12 });
   await page.mouse.up();
 }
+
+test('an earlier version is compared in words and brought back', async ({ page }) => {
+  await signIn(page);
+  await makeTemplate(page, own('Cable'), own('Wires'));
+  await page.goto(`/templates/${own('cable').replace(' ', '-')}`);
+  await page.getByRole('tab', { name: 'Words' }).click();
+  const words = page.getByLabel('Head and words');
+  await words.fill(
+    (await words.inputValue()).replace('{{gap "what you want to say"}}', 'The cable has come.'),
+  );
+  await page.getByRole('button', { name: 'Keep this version' }).click();
+  await expect(page.getByText('Kept as version 2.')).toBeVisible();
+  await page.getByRole('tab', { name: 'Versions' }).click();
+  await expect(page.getByText('Version 2, from which letters are written')).toBeVisible();
+  await page.getByRole('button', { name: /^Version 1/ }).click();
+  const compared = page.getByRole('region', { name: 'What has changed since version 1' });
+  await expect(compared.getByRole('deletion').filter({ hasText: 'what you want to say' })).toBeVisible();
+  await expect(compared.getByRole('insertion').filter({ hasText: 'The cable has come.' })).toBeVisible();
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Bring version 1 back' }).click();
+  await expect(page.getByText('Version 1 is back, as version 3.')).toBeVisible();
+  await expect(page.getByText('Version 3, from which letters are written')).toBeVisible();
+  await page.getByRole('tab', { name: 'Pencil' }).click();
+  await expect(page.getByRole('tabpanel')).toContainText('what you want to say');
+});

@@ -38,7 +38,7 @@ function Token({ token: { type, words } }: { token: PencilToken }) {
     case 'field':
       return <span className="field">{words}</span>;
     case 'note':
-      return <span className="structure-label">{words}</span>;
+      return <span className="version-note">{words}</span>;
     case 'word':
       return words;
   }
