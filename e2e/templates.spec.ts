@@ -118,3 +118,18 @@ test('the application says that it is well', async ({ request }) => {
     waiting: expect.any(Number),
   });
 });
+
+test('the index is narrowed, and sorted by use', async ({ page }) => {
+  await signIn(page);
+  await page.goto('/templates');
+  const names = () => page.locator('.index .entry-name').allTextContents();
+  await page.getByLabel('In which order').selectOption('by use');
+  await expect.poll(async () => (await names()).slice(0, 2)).toEqual(['Invoice enclosed', 'Visit confirmed']);
+  await expect(page.getByRole('link', { name: 'Invoice enclosed' })).toContainText('letters, the last');
+  await page.getByLabel('Which are shown').selectOption('from an enquiry');
+  await expect(page.getByRole('link', { name: 'Thank you for asking' })).toBeVisible();
+  await expect(page.getByRole('link', { name: 'Invoice enclosed' })).toHaveCount(0);
+  await expectAccessible(page);
+  await page.getByLabel('Which are shown').selectOption('resting');
+  await expect(page.getByText('No template is so.')).toBeVisible();
+});

@@ -37,5 +37,15 @@ export interface GroupedTemplates extends GroupHead {
 export interface ListedEntry {
   key: string;
   name: string;
+  /** in words: "visit" */
   startsFrom: string;
+  /** offered to nobody */
+  resting?: true;
+  /** nobody else's */
+  mine?: true;
+  /** parts that the owner has yet to replace */
+  unfinished?: number;
+  /** letters that were written from it, and when the last was: a day, in words and as it is sorted by */
+  letters: number;
+  lastUsed?: { words: string; at: string };
 }

@@ -27,6 +27,9 @@ export const TEMPLATE = {
   position: whole(),
   current_version: whole(),
   deleted_at: maybe(moment()),
+  /** how many letters were written from it, and when the last; they follow the letters */
+  letters: or(whole(), 0),
+  last_used_at: maybe(moment()),
 };
 
 export const TEMPLATE_VERSION = {

@@ -1,21 +1,36 @@
 import type { GroupedTemplates } from '../../core/contract/list';
-import { groupsOfBusiness, templatesOfBusiness } from '../../data/repositories/templates/templatesOfBusiness';
+import { dayLately } from '../../core/describe/dayLately';
+import { groupsOfBusiness } from '../../data/repositories/templates/templatesOfBusiness';
+import { businessBook } from '../businessBook';
 import { connection } from '../connection';
 import type { CurrentMember } from '../signIn/currentMember';
 import { forMember } from '../forMember';
+import { standingTemplates } from './standingTemplates';
 import { underGroups } from './underGroups';
 
 /** All templates of a member under their groups, in order; those without a group come last under a heading of their own. */
-export const templatesByGroup = forMember(
-  async ({ business_id, id, words }: CurrentMember): Promise<GroupedTemplates[]> => {
-    const [groups, kept] = await Promise.all([
-      groupsOfBusiness(connection(), business_id),
-      templatesOfBusiness(connection(), business_id, id),
-    ]);
-    // A booking is called what the business calls it.
-    const templates = kept.map((one) =>
-      one.startsFrom === 'booking' ? { ...one, startsFrom: words.booking } : one,
-    );
-    return underGroups(groups, templates, (template) => template);
-  },
-);
+export const templatesByGroup = forMember(async (member: CurrentMember): Promise<GroupedTemplates[]> => {
+  const { business_id, words } = member;
+  const [groups, templates, book] = await Promise.all([
+    groupsOfBusiness(connection(), business_id),
+    standingTemplates(member),
+    businessBook(business_id),
+  ]);
+  const dayOf = dayLately(book);
+  return underGroups(groups, templates, ({ listed, unfinished, letters, last_used_at }) => {
+    const { key, head } = listed;
+    return {
+      key,
+      name: head.name,
+      // A booking is called what the business calls it.
+      startsFrom: head.startsFrom === 'booking' ? words.booking : head.startsFrom,
+      ...(head.resting ? { resting: true } : {}),
+      ...(head.mine ? { mine: true } : {}),
+      ...(unfinished ? { unfinished } : {}),
+      letters,
+      ...(last_used_at
+        ? { lastUsed: { words: dayOf(last_used_at.getTime()), at: last_used_at.toISOString() } }
+        : {}),
+    };
+  });
+});

@@ -1,11 +1,19 @@
 'use client';
 
 import Link from 'next/link';
-import type { GroupedTemplates } from '../../core/contract/list';
+import type { GroupedTemplates, ListedEntry } from '../../core/contract/list';
 import { usePathname, useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
+import Form from 'react-bootstrap/Form';
 import { withArticle } from '../../core/fill/formats/article';
 import { hasWords, searchable, wordsWanted } from '../../core/searching/finder';
+import {
+  narrowTemplates,
+  templateState,
+  templateUse,
+  type Narrowing,
+  type Sorting,
+} from '../../core/searching/narrowTemplates';
 import { SearchField } from '../shell/SearchField';
 import { useAnswerTo } from '../shell/useAnswerTo';
 import { GroupInitial } from './GroupInitial';
@@ -23,22 +31,26 @@ export function TemplateIndex({ owner, groups }: Props) {
   const router = useRouter();
   const [wanted, setWanted] = useState('');
   const [folded, fold] = useFolded(owner);
+  const [narrowing, setNarrowing] = useState<Narrowing>('all');
+  const [sorting, setSorting] = useState<Sorting>('by hand');
   const search = wanted.trim();
   const { body: answer } = useAnswerTo<string[]>('/api/templates', search);
   const withWords = useMemo(() => new Set(answer), [answer]);
-  const count = groups.reduce((sum, group) => sum + group.templates.length, 0);
+  const all = useMemo(() => groups.flatMap((group) => group.templates), [groups]);
+  const startsFrom = useMemo(() => [...new Set(all.map((template) => template.startsFrom))], [all]);
+  /** instead of the groups: those that are looked for, left or sorted otherwise */
   const found = useMemo(() => {
-    if (!search) return [];
+    if (!search && narrowing === 'all' && sorting === 'by hand') return undefined;
     const words = wordsWanted(search);
-    return groups
-      .flatMap((group) => group.templates)
-      .filter(({ key, name }) => hasWords(searchable(name), words) || withWords.has(key));
-  }, [groups, search, withWords]);
+    const named = ({ key, name }: ListedEntry) =>
+      !search || hasWords(searchable(name), words) || withWords.has(key);
+    return narrowTemplates(all.filter(named), narrowing, sorting);
+  }, [all, search, withWords, narrowing, sorting]);
   return (
     <section className={`index ${here === '/templates' ? '' : 'index-behind'}`} aria-labelledby="index-title">
       <h1 id="index-title">Templates</h1>
       <p className="count">
-        {count} in {groups.filter(({ key }) => key).length} groups
+        {all.length} in {groups.filter(({ key }) => key).length} groups
       </p>
       <p className="index-keys">
         <Link
@@ -67,14 +79,48 @@ export function TemplateIndex({ owner, groups }: Props) {
         label="Find by name, subject or words"
         value={wanted}
         onChange={setWanted}
-        onEnter={() => found[0] && router.push(`/templates/${found[0].key}`)}
+        onEnter={() => found?.[0] && router.push(`/templates/${found[0].key}`)}
       />
-      {search ? (
+      <div className="index-narrow">
+        <Form.Select
+          size="sm"
+          aria-label="Which are shown"
+          value={narrowing}
+          onChange={(event) => setNarrowing(event.target.value as Narrowing)}
+        >
+          <option value="all">all</option>
+          {startsFrom.map((kind) => (
+            <option key={kind} value={`from ${kind}`}>
+              from {withArticle(kind)}
+            </option>
+          ))}
+          <option value="resting">resting</option>
+          <option value="unfinished">unfinished</option>
+          <option value="mine">mine alone</option>
+        </Form.Select>
+        <Form.Select
+          size="sm"
+          aria-label="In which order"
+          value={sorting}
+          onChange={(event) => setSorting(event.target.value as Sorting)}
+        >
+          <option>by hand</option>
+          <option>by last use</option>
+          <option>by use</option>
+        </Form.Select>
+      </div>
+      {found ? (
         <>
           <p className="count" role="status">
-            {found.length === 0 ? 'No template has these words.' : `${found.length} found`}
+            {found.length === 0
+              ? search
+                ? 'No template has these words.'
+                : 'No template is so.'
+              : found.length < all.length
+                ? `${found.length} found`
+                : ''}
           </p>
-          <Entries templates={found} here={here} />
+          <Entries templates={found} here={here} withUse={sorting !== 'by hand'} />
         </>
       ) : (
         groups.map((group) => (
@@ -98,11 +144,20 @@ export function TemplateIndex({ owner, groups }: Props) {
   );
 }
 
-function Entries({ templates, here }: { templates: GroupedTemplates['templates']; here: string }) {
+interface EntriesProps {
+  templates: readonly ListedEntry[];
+  here: string;
+  /** says how often each was used */
+  withUse?: boolean;
+}
+
+function Entries({ templates, here, withUse = false }: EntriesProps) {
   return (
     <ul>
-      {templates.map(({ key, name, startsFrom }) => {
+      {templates.map((template) => {
+        const { key, name, startsFrom } = template;
         const path = `/templates/${key}`;
+        const said = [`from ${withArticle(startsFrom)}`, ...templateState(template)];
         return (
           <li key={key}>
             <Link
@@ -112,7 +167,7 @@ function Entries({ templates, here }: { templates: GroupedTemplates['templates']
               aria-current={here === path ? 'page' : undefined}
             >
               <span className="entry-name">{name}</span>
-              <span className="entry-note">from {withArticle(startsFrom)}</span>
+              <span className="entry-note">{(withUse ? [templateUse(template)] : said).join(', ')}</span>
             </Link>
           </li>
         );

@@ -19,14 +19,6 @@ export async function groupsOfBusiness({ models }: Database, business_id: string
   return found as unknown as Group[];
 }
 
-/** What a list shows of a template. */
-export interface TemplateEntry {
-  key: string;
-  group_id: string | null;
-  name: string;
-  startsFrom: string;
-}
-
 /** Templates that a member may see: everyone's and their own, without those in the trash. */
 const VISIBLE = `template.business_id = $business_id and template.deleted_at is null
   and (template.owner_id is null or template.owner_id = $member_id)`;
@@ -41,18 +33,6 @@ const WITH_WORDS = `select template.key, version.version, version.document, temp
     to_json(version.kept_at) #>> '{}' as "keptAt"
   ${CURRENT}
   left join template_group place on place.business_id = template.business_id and place.id = template.group_id`;
-
-/** The templates that a member may see, in their order, without their words. */
-export async function templatesOfBusiness(
-  { sequelize }: Database,
-  business_id: string,
-  member_id: string,
-): Promise<TemplateEntry[]> {
-  return sequelize.query<TemplateEntry>(
-    `select key, group_id, name, starts_from as "startsFrom" from template where ${VISIBLE} order by position, key`,
-    { bind: { business_id, member_id }, type: QueryTypes.SELECT },
-  );
-}
 
 /** One template with its words as they stand now. */
 export async function templateByKey(
@@ -89,6 +69,9 @@ export async function groupOfTemplate(
 /** A template's version as it stands now: with these, its words never change. */
 export interface StandingVersion extends Pick<TemplateWords, 'key' | 'version' | 'keptAt'> {
   group_id: string | null;
+  /** how many letters were written from it, and when the last */
+  letters: number;
+  last_used_at: Date | null;
 }
 
 /** The versions of all templates that a member may see, in their order. */
@@ -98,7 +81,8 @@ export async function standingVersions(
   member_id: string,
 ): Promise<StandingVersion[]> {
   return sequelize.query(
-    `select template.key, version.version, to_json(version.kept_at) #>> '{}' as "keptAt", template.group_id
+    `select template.key, version.version, to_json(version.kept_at) #>> '{}' as "keptAt", template.group_id,
+       template.letters, template.last_used_at
      ${CURRENT} where ${VISIBLE} order by template.position, template.key`,
     { bind: { business_id, member_id }, type: QueryTypes.SELECT },
   );
