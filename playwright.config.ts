@@ -16,6 +16,9 @@ const launchOptions = {
 const desk = { ...devices['Desktop Chrome'], viewport: { width: 1280, height: 800 }, launchOptions };
 const phone = { ...desk, viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true };
 
+/** What changes the templates that others count on comes after them. */
+const CHANGING = /arrange\.spec\.ts/;
+
 export default defineConfig({
   testDir: 'e2e',
   outputDir: '.test/e2e-results',
@@ -24,7 +27,9 @@ export default defineConfig({
   expect: { timeout: 15_000 },
   use: { baseURL: process.env.BASE_URL, locale: 'en-GB', timezoneId: 'Europe/London' },
   projects: [
-    { name: 'desk', use: desk },
-    { name: 'phone', use: phone },
+    { name: 'desk', use: desk, testIgnore: CHANGING },
+    { name: 'phone', use: phone, testIgnore: CHANGING },
+    { name: 'desk-later', use: desk, testMatch: CHANGING, dependencies: ['desk', 'phone'] },
+    { name: 'phone-later', use: phone, testMatch: CHANGING, dependencies: ['desk', 'phone'] },
   ],
 });

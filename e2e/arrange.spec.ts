@@ -40,7 +40,7 @@ test('a template is made by keyboard alone, in a group that is made on the way',
   await expect(page.getByPlaceholder('Its name')).toBeFocused();
   await page.keyboard.type(own('Keys'));
   await page.keyboard.press('Enter');
-  await expect(page.getByLabel('Group', { exact: true })).toHaveValue(own('keys').replace(' ', '-'));
+  await expect(page.getByLabel('Group', { exact: true })).toHaveValue(own('keys').replaceAll(' ', '-'));
   await page.getByRole('button', { name: 'Make the template' }).press('Enter');
   const letter = page.getByRole('article', { name: own('Key cutting') });
   await expect(letter).toContainText('what you want to say');
@@ -195,7 +195,7 @@ async function dragTo(page: Page, handle: Locator, target: Locator): Promise<voi
 test('an earlier version is compared in words and brought back', async ({ page }) => {
   await signIn(page);
   await makeTemplate(page, own('Cable'), own('Wires'));
-  await page.goto(`/templates/${own('cable').replace(' ', '-')}`);
+  await page.goto(`/templates/${own('cable').replaceAll(' ', '-')}`);
   await page.getByRole('tab', { name: 'Words' }).click();
   const words = page.getByLabel('Head and words');
   await words.fill(

@@ -51,7 +51,8 @@ test('templates are fetched once, kept on the device, and gone when nobody is si
   await signIn(page);
   await page.goto(REMINDER);
   await editable(page);
-  await expect.poll(() => keptHere(page)).toBe(27);
+  // The list, and the words of 26 templates and of those that other tests make meanwhile.
+  await expect.poll(() => keptHere(page)).toBeGreaterThanOrEqual(27);
 
   // Another letter asks for its own records alone.
   const answers: WritingAnswer[] = [];

@@ -55,6 +55,13 @@ describe('a signature', () => {
     expect(idOf({ imke: OWN })).toBe(idOf({}));
   });
 
+  it('tells its facts apart from the rows of a listing, whose names have a stop in them', () => {
+    const { notes } = fillSample(BODY, { signatures: { imke: HOUSE } });
+    const facts = notes.filter(({ path }) => path !== 'signature');
+    expect(facts.map(({ said }) => said)).toEqual(['name', 'name', 'mobile']);
+    for (const { id } of facts) expect(id).not.toContain('.');
+  });
+
   it('is found anew in every letter and every part of it', () => {
     const body = '{{#client.items}}\n{{name}}: {{signature}}\n\n{{/client.items}}\n';
     const { text } = fillSample(body, { signatures: { imke: '{{sender.full_name}}' } });

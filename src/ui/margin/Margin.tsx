@@ -32,7 +32,12 @@ export function Margin({ groups, chosen, onChoose, page, body, another }: Props)
     const watcher = new ResizeObserver(place);
     if (page.current) watcher.observe(page.current);
     for (const note of margin.current?.children ?? []) watcher.observe(note);
-    return () => watcher.disconnect();
+    // A font that comes late moves the lines of a page that stays as large.
+    document.fonts.addEventListener('loadingdone', place);
+    return () => {
+      watcher.disconnect();
+      document.fonts.removeEventListener('loadingdone', place);
+    };
   });
 
   return (

@@ -71,7 +71,7 @@ function compileOne(
     file: signature.name,
     // What is counted of it does not change what the parts of the template are called.
     tally: {
-      of: `${part}.`,
+      of: `${part}~`,
       parts: 0,
       slots: new Map(),
       slotCount: 0,

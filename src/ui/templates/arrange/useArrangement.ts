@@ -45,14 +45,15 @@ export function useArrangement(given: readonly GroupedTemplates[]): Arrangement 
   const [shown, setShown] = useState<readonly KeyedGroup[]>();
   const [last, setLast] = useState<DoneLast>();
   const [trouble, setTrouble] = useState<string>();
-  const [, refresh] = useTransition();
+  const [refreshing, refresh] = useTransition();
   const router = useRouter();
   /** changes wait for each other: the last one made is the last one kept */
   const before = useRef<Promise<unknown>>(Promise.resolve());
   const [waiting, setWaiting] = useState(0);
 
-  // What the server has is shown when nothing is on its way to it.
-  if (from !== given && waiting === 0) {
+  // What the server has is shown when nothing is on its way, to it or from it: an answer from before the last change
+  // would undo that on the page.
+  if (from !== given && waiting === 0 && !refreshing) {
     setFrom(given);
     setKept(keyed(given));
   }
