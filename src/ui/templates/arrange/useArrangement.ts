@@ -63,15 +63,18 @@ export function useArrangement(given: readonly GroupedTemplates[]): Arrangement 
     setKept(next);
     setShown(undefined);
     setTrouble(undefined);
-    setLast(done);
+    // It is said to be done when it is.
+    setLast(undefined);
     setWaiting((count) => count + 1);
     before.current = before.current.then(async () => {
       const answer = await askServer<Done>(path, body, 'PUT');
       setWaiting((count) => count - 1);
       const error = 'offline' in answer ? 'There is no connection.' : answer.body.error;
-      if (error === undefined) return refresh(() => router.refresh());
+      if (error === undefined) {
+        setLast(done);
+        return refresh(() => router.refresh());
+      }
       setKept(was);
-      setLast(undefined);
       setTrouble(`${error} Nothing was moved.`);
     });
   }
