@@ -2,7 +2,7 @@ import { GROUP_ORDER, NEW_GROUP } from '../../../core/contract/groups';
 import { arrangeGroups, makeGroup } from '../../../server/templates/changeGroups';
 import { asMember } from '../asMember';
 import { readJson } from '../readJson';
-import { GROUP_STATUS } from './groupStatus';
+import { CHANGE_STATUS } from '../changeStatus';
 
 /** Makes a group. */
 export async function POST(request: Request): Promise<Response> {
@@ -12,7 +12,7 @@ export async function POST(request: Request): Promise<Response> {
       abortEarly: false,
     });
     const answer = await makeGroup(member, group);
-    return Response.json(answer, { status: GROUP_STATUS[answer.result] });
+    return Response.json(answer, { status: CHANGE_STATUS[answer.result] });
   });
 }
 

@@ -4,7 +4,7 @@ import { arrangeTemplates } from '../../../server/templates/arrangeTemplates';
 import { findTemplates } from '../../../server/templates/findTemplates';
 import { makeTemplate } from '../../../server/templates/makeTemplate';
 import { asMember } from '../asMember';
-import { GROUP_STATUS } from '../groups/groupStatus';
+import { CHANGE_STATUS } from '../changeStatus';
 import { readJson } from '../readJson';
 
 /** The keys of the templates that have some words: ?find=words */
@@ -23,7 +23,7 @@ export async function POST(request: Request): Promise<Response> {
       abortEarly: false,
     });
     const answer = await makeTemplate(member, template);
-    return Response.json(answer, { status: GROUP_STATUS[answer.result] });
+    return Response.json(answer, { status: CHANGE_STATUS[answer.result] });
   });
 }
 

@@ -3,7 +3,7 @@ import { changeGroup, removeGroup } from '../../../../server/templates/changeGro
 import { keyFrom } from '../../../keyFrom';
 import { asMember } from '../../asMember';
 import { readJson } from '../../readJson';
-import { GROUP_STATUS } from '../groupStatus';
+import { CHANGE_STATUS } from '../../changeStatus';
 
 type Context = { params: Promise<{ key: string }> };
 
@@ -15,7 +15,7 @@ export async function POST(request: Request, { params }: Context): Promise<Respo
       abortEarly: false,
     });
     const answer = await changeGroup(member, keyFrom((await params).key), change);
-    return Response.json(answer, { status: GROUP_STATUS[answer.result] });
+    return Response.json(answer, { status: CHANGE_STATUS[answer.result] });
   });
 }
 
@@ -24,6 +24,6 @@ export async function DELETE(request: Request, { params }: Context): Promise<Res
   return asMember(request, async (member) => {
     const removal = await GROUP_REMOVAL.validate(await readJson(request, 2_000), { strict: true });
     const answer = await removeGroup(member, keyFrom((await params).key), removal);
-    return Response.json(answer, { status: GROUP_STATUS[answer.result] });
+    return Response.json(answer, { status: CHANGE_STATUS[answer.result] });
   });
 }

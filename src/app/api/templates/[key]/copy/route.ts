@@ -1,7 +1,7 @@
 import { copyTemplate } from '../../../../../server/templates/makeTemplate';
 import { keyFrom } from '../../../../keyFrom';
 import { asMember } from '../../../asMember';
-import { GROUP_STATUS } from '../../../groups/groupStatus';
+import { CHANGE_STATUS } from '../../../changeStatus';
 
 type Context = { params: Promise<{ key: string }> };
 
@@ -9,6 +9,6 @@ type Context = { params: Promise<{ key: string }> };
 export async function POST(request: Request, { params }: Context): Promise<Response> {
   return asMember(request, async (member) => {
     const answer = await copyTemplate(member, keyFrom((await params).key));
-    return Response.json(answer, { status: GROUP_STATUS[answer.result] });
+    return Response.json(answer, { status: CHANGE_STATUS[answer.result] });
   });
 }

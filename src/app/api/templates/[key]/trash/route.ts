@@ -1,7 +1,7 @@
 import { putBack, throwAway } from '../../../../../server/templates/trash';
 import { keyFrom } from '../../../../keyFrom';
 import { asMember } from '../../../asMember';
-import { GROUP_STATUS } from '../../../groups/groupStatus';
+import { CHANGE_STATUS } from '../../../changeStatus';
 
 type Context = { params: Promise<{ key: string }> };
 
@@ -9,7 +9,7 @@ type Context = { params: Promise<{ key: string }> };
 export async function POST(request: Request, { params }: Context): Promise<Response> {
   return asMember(request, async (member) => {
     const answer = await throwAway(member, keyFrom((await params).key));
-    return Response.json(answer, { status: GROUP_STATUS[answer.result] });
+    return Response.json(answer, { status: CHANGE_STATUS[answer.result] });
   });
 }
 
@@ -17,6 +17,6 @@ export async function POST(request: Request, { params }: Context): Promise<Respo
 export async function DELETE(request: Request, { params }: Context): Promise<Response> {
   return asMember(request, async (member) => {
     const answer = await putBack(member, keyFrom((await params).key));
-    return Response.json(answer, { status: GROUP_STATUS[answer.result] });
+    return Response.json(answer, { status: CHANGE_STATUS[answer.result] });
   });
 }

@@ -1,7 +1,0 @@
-import type { GroupAnswer } from '../../../core/contract/groups';
-
-/** What a change to a group, or a template, is answered with. */
-export const GROUP_STATUS = { done: 200, taken: 409, overtaken: 409, gone: 404 } as const satisfies Record<
-  GroupAnswer['result'],
-  number
->;
