@@ -1,7 +1,7 @@
 import { NO_GROUP } from '../contract/groups';
 import { tooLarge } from '../template/text/tooLarge';
 import { compileTemplate } from '../fill/compileTemplate';
-import type { ReadPassage } from '../fill/paths/scope';
+import { readPassages } from '../fill/paths/scope';
 import { byPlace, type Problem } from '../problems/problem';
 import type { Schema } from '../records/schema';
 import type { Passage, Template } from '../template/template';
@@ -29,13 +29,10 @@ export function readTemplateWords(
   if (large) return { template: undefined, problems: [{ file: '', line: 1, column: 1, message: large }] };
   const reading = readTemplate(text, '');
   const readable = reading.value ?? reading.draft;
-  const read = new Map(
-    passages.map((passage): [string, ReadPassage] => [passage.name, { passage, places: new WeakMap() }]),
-  );
   const judged = readable
     ? compileTemplate(readable, {
         ...context,
-        passages: read,
+        passages: readPassages(passages, 'name'),
         ...(reading.places ? { places: reading.places } : {}),
         file: '',
       }).problems

@@ -4,7 +4,7 @@ import { mergeCopies } from '../fairCopy/mergeCopies';
 import { readAnswer } from '../fill/blanks';
 import { compileTemplate, type CompiledTemplate } from '../fill/compileTemplate';
 import { senderOf, type Answers } from '../fill/fillInto';
-import type { ReadPassage } from '../fill/paths/scope';
+import { readPassages, type ReadPassage } from '../fill/paths/scope';
 import { inWords } from '../problems/problem';
 import { RecordBook } from '../records/recordBook';
 import type { RecordsFile } from '../records/recordsFile';
@@ -61,9 +61,7 @@ export class WritingDesk {
     this.book = new RecordBook(facts.records, facts.now);
     this.schema = schemaOf(facts.records);
     this.templates = new Map(facts.templates.map((template) => [template.key, template]));
-    this.passages = new Map(
-      facts.passages.map((passage) => [passage.key, { passage, places: new WeakMap() }]),
-    );
+    this.passages = readPassages(facts.passages);
   }
 
   template(key: string): AnyTemplate | undefined {

@@ -1,6 +1,6 @@
 import { compileTemplate } from '../../core/fill/compileTemplate';
 import { labelsOf, type Labels } from '../../core/fill/describe/labels';
-import type { ReadPassage } from '../../core/fill/paths/scope';
+import { readPassages } from '../../core/fill/paths/scope';
 import { inWords } from '../../core/problems/problem';
 import type { Passage, Template } from '../../core/template/template';
 import { schemaOfBusiness } from '../../data/repositories/schemaOfBusiness';
@@ -27,10 +27,7 @@ export const templateInPencil = forMember(
       schemaOfBusiness(connection(), business_id),
     ]);
     if (!template) return undefined;
-    const read = new Map(
-      passages.map((passage): [string, ReadPassage] => [passage.key, { passage, places: new WeakMap() }]),
-    );
-    const context = { schema, passages: read };
+    const context = { schema, passages: readPassages(passages) };
     const labels = labelsOf(template, context);
     for (const { document } of passages)
       Object.assign(labels, labelsOf({ head: { ...template.head, subject: [] }, document }, context));

@@ -3,7 +3,7 @@ import type { VersionCompared, VersionEntry } from '../../core/contract/versions
 import { changedHead, compareVersions } from '../../core/describe/compareVersions';
 import { dayLately } from '../../core/describe/dayLately';
 import { labelsOf } from '../../core/fill/describe/labels';
-import type { ReadPassage } from '../../core/fill/paths/scope';
+import { readPassages } from '../../core/fill/paths/scope';
 import { schemaOfBusiness } from '../../data/repositories/schemaOfBusiness';
 import {
   passagesOfBusiness,
@@ -46,10 +46,7 @@ export const compareWithStanding = forMember(
       schemaOfBusiness(database, business_id),
     ]);
     if (!standing || !earlier) return undefined;
-    const read = new Map(
-      passages.map((passage): [string, ReadPassage] => [passage.key, { passage, places: new WeakMap() }]),
-    );
-    const context = { schema, passages: read };
+    const context = { schema, passages: readPassages(passages) };
     const labels = { ...labelsOf(earlier, context), ...labelsOf(standing, context) };
     return {
       head: changedHead(earlier.head, standing.head),

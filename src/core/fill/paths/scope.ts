@@ -13,6 +13,14 @@ export interface ReadPassage {
   places: Places;
 }
 
+/** The passages of a business by the key that templates are kept with, or by the name that text says. */
+export function readPassages(
+  passages: readonly Passage[],
+  by: 'key' | 'name' = 'key',
+): ReadonlyMap<string, ReadPassage> {
+  return new Map(passages.map((passage) => [passage[by], { passage, places: new WeakMap() }]));
+}
+
 /** A section: the type of the values it stands in, and a slot for each path that begins with one of them. */
 interface FrameScope {
   type: FieldType;
