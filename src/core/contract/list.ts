@@ -28,6 +28,15 @@ export interface GroupHead {
   tint: string;
 }
 
+/** Stands for a group above what has none. */
+export const WITHOUT_GROUP: GroupHead = {
+  key: '',
+  version: 0,
+  name: 'Without a group',
+  initial: '–',
+  tint: 'slate',
+};
+
 /** A group with its templates, as the index of the templates lists them. */
 export interface GroupedTemplates extends GroupHead {
   templates: ListedEntry[];

@@ -1,5 +1,5 @@
 import { object, type InferType } from 'yup';
-import type { changedHead, Stretch } from '../describe/compareVersions';
+import type { changedHead, ComparedWords } from '../describe/compareVersions';
 import { VERSION } from './numbers';
 
 /** A version of a template, as its history lists it. */
@@ -14,7 +14,7 @@ export interface VersionEntry {
 /** A version beside the one that stands: answered by `/api/templates/<key>/versions/<version>`. */
 export interface VersionCompared {
   head: ReturnType<typeof changedHead>;
-  words: Stretch[];
+  words: ComparedWords[];
 }
 
 /** An earlier version to be brought back: given to the same. */

@@ -1,15 +1,15 @@
 import { diffArrays } from 'diff';
 import type { Template } from '../template/template';
-import { pencilTokens, type PencilToken, type PencilWords } from './pencilTokens';
+import { pencilTokens, type PencilToken, type PencilNames } from './pencilTokens';
 
 /** Words that stand in both of two versions, or in one of them. */
-export interface Stretch {
+export interface ComparedWords {
   change: 'same' | 'went' | 'came';
   tokens: PencilToken[];
 }
 
 /** Two versions of a template compared in words: what went and what came, in the order in which they are read. */
-export function compareVersions(before: Template, after: Template, pencil: PencilWords): Stretch[] {
+export function compareVersions(before: Template, after: Template, pencil: PencilNames): ComparedWords[] {
   const parts = diffArrays(pencilTokens(before, pencil), pencilTokens(after, pencil), {
     comparator: (a, b) => a.type === b.type && a.words.trim() === b.words.trim(),
   });

@@ -1,9 +1,7 @@
 import type { Part } from '../document/eachPart';
 import type { Line } from '../document/templateDocument';
-import type { Labels } from '../fill/describe/labels';
-import { printTag } from '../template/tags/printTag';
-import type { Tag } from '../template/tags/tag';
-import { printLine } from '../template/text/printLine';
+import { labelOf, type Labels } from '../fill/describe/labels';
+import { openingOf, printLine } from '../template/text/printLine';
 import type { Passage, Template } from '../template/template';
 
 /** A word of a template as it is read in pencil, what stands for a fact, what is said of the words, or the end of a line. */
@@ -14,7 +12,7 @@ export interface PencilToken {
 }
 
 /** What a template is read with: its tags in words, and its passages by their keys. */
-export interface PencilWords {
+export interface PencilNames {
   labels: Labels;
   passages: readonly Pick<Passage, 'key' | 'name'>[];
 }
@@ -22,7 +20,7 @@ export interface PencilWords {
 const END: PencilToken = { type: 'end', words: '\n' };
 
 /** A template word by word as it is read in pencil: its subject and then its blocks, a line each. */
-export function pencilTokens({ head, document }: Template, pencil: PencilWords): PencilToken[] {
+export function pencilTokens({ head, document }: Template, pencil: PencilNames): PencilToken[] {
   return [
     note('Subject:'),
     ...head.subject.flatMap((word) => tokensOf(word, pencil)),
@@ -31,7 +29,7 @@ export function pencilTokens({ head, document }: Template, pencil: PencilWords):
   ];
 }
 
-function tokensOf(part: Part, pencil: PencilWords): PencilToken[] {
+function tokensOf(part: Part, pencil: PencilNames): PencilToken[] {
   const inside = (content: readonly Part[]) => content.flatMap((child) => tokensOf(child, pencil));
   switch (part.type) {
     case 'text':
@@ -40,7 +38,7 @@ function tokensOf(part: Part, pencil: PencilWords): PencilToken[] {
       return [END];
     case 'field':
     case 'blank':
-      return [field(labelOf(part, pencil))];
+      return [field(labelOf(part, pencil.labels))];
     case 'gap':
     case 'unfinished':
       return [field(part.attrs.words)];
@@ -57,15 +55,12 @@ function tokensOf(part: Part, pencil: PencilWords): PencilToken[] {
       return [];
     case 'rule':
       return [note('———'), END];
-    case 'section': {
-      const { inverted, path, steps } = part.attrs;
-      return structure(labelOf({ type: 'open', inverted, path, steps }, pencil), inside(part.content));
-    }
+    case 'section':
+      return structure(opening(part, pencil), inside(part.content));
     case 'when': {
       const [then, otherwise] = part.content;
-      const { condition } = part.attrs;
       return [
-        ...structure(labelOf({ type: 'open when', condition }, pencil), inside([then])),
+        ...structure(opening(part, pencil), inside([then])),
         ...(otherwise ? structure('Otherwise', inside([otherwise])) : []),
       ];
     }
@@ -95,18 +90,17 @@ function wordsOf(text: string): PencilToken[] {
   return (text.match(/\S+\s*|\s+/g) ?? []).map((words) => ({ type: 'word', words }));
 }
 
-function linkOf(marks: Extract<Part, { type: 'text' }>['marks'], pencil: PencilWords): PencilToken[] {
+function linkOf(marks: Extract<Part, { type: 'text' }>['marks'], pencil: PencilNames): PencilToken[] {
   const link = marks?.find((mark) => mark.type === 'link');
   return link?.type === 'link' ? [note(`(${inLine(link.attrs.address, pencil)})`)] : [];
 }
 
-function inLine(line: Line, pencil: PencilWords): string {
-  return printLine(line, (tag) => labelOf(tag, pencil));
+function opening(part: Parameters<typeof openingOf>[0], { labels }: PencilNames): string {
+  return openingOf(part, (tag) => labelOf(tag, labels));
 }
 
-function labelOf(tag: Tag, { labels }: PencilWords): string {
-  const written = printTag(tag);
-  return labels[written] ?? written;
+function inLine(line: Line, pencil: PencilNames): string {
+  return printLine(line, (tag) => labelOf(tag, pencil.labels));
 }
 
 const field = (words: string): PencilToken => ({ type: 'field', words });

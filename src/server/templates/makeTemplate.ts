@@ -23,7 +23,7 @@ export async function makeTemplate(
   try {
     return { result: 'done', key: await insert(member, { head, document }, group) };
   } catch (error) {
-    return nameTaken(error, name);
+    return nameTaken(error, `There is another template called “${name}”.`);
   }
 }
 
@@ -59,8 +59,8 @@ function freeName(name: string, taken: ReadonlySet<string>): string {
   }
 }
 
-/** Another template that has the name is no failure: the words stand at the name. @throws what is another error */
-export function nameTaken(error: unknown, name: string): TemplateAnswer {
+/** Another template that has the name is no failure: it is said in words. @throws what is another error */
+export function nameTaken(error: unknown, words: string): TemplateAnswer {
   if (!(error instanceof UniqueConstraintError)) throw error;
-  return { result: 'taken', error: `There is another template called “${name}”.`, field: 'name' };
+  return { result: 'taken', error: words, field: 'name' };
 }

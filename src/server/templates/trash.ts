@@ -22,11 +22,7 @@ export async function putBack(member: CurrentMember, key: string): Promise<Templ
   try {
     return await back(member, key);
   } catch (error) {
-    const taken = nameTaken(error, key);
-    return {
-      ...taken,
-      error: 'Another template has its name by now. Call that one otherwise first.',
-    } as TemplateAnswer;
+    return nameTaken(error, 'Another template has its name by now. Call that one otherwise first.');
   }
 }
 

@@ -1,4 +1,4 @@
-import type { GroupHead } from '../../core/contract/list';
+import { WITHOUT_GROUP, type GroupHead } from '../../core/contract/list';
 
 /** Templates under their groups, both in their order; those without a group come last under a heading of their own. */
 export function underGroups<Template extends { group_id: string | null }, Shown>(
@@ -17,8 +17,6 @@ export function underGroups<Template extends { group_id: string | null }, Shown>
       tint,
       templates: under(id),
     })),
-    ...(loose.length
-      ? [{ key: '', version: 0, name: 'Without a group', initial: '–', tint: 'slate', templates: loose }]
-      : []),
+    ...(loose.length ? [{ ...WITHOUT_GROUP, templates: loose }] : []),
   ];
 }

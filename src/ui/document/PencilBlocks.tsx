@@ -11,11 +11,10 @@ import type {
   When,
 } from '../../core/document/templateDocument';
 import { longestRun, markKey, withoutMark } from '../../core/document/marks';
-import { printTag } from '../../core/template/tags/printTag';
-import { printLine } from '../../core/template/text/printLine';
+import { labelOf } from '../../core/fill/describe/labels';
+import { openingOf, printLine } from '../../core/template/text/printLine';
 import { LetterImage } from './LetterImage';
 import { drawBlock, drawMark } from './looks';
-import type { Tag } from '../../core/template/tags/tag';
 import type { Passage } from '../../core/template/template';
 
 /** What a template in pencil is drawn with. */
@@ -64,12 +63,18 @@ function drawPart(block: Block, pencil: Pencil): ReactNode {
     case 'table':
       return <PencilTable table={block} pencil={pencil} />;
     case 'section':
-      return <Structure label={labelOf(openingTag(block), pencil)}>{blocks(block.content)}</Structure>;
+      return (
+        <Structure label={openingOf(block, (tag) => labelOf(tag, pencil.labels))}>
+          {blocks(block.content)}
+        </Structure>
+      );
     case 'when': {
       const [then, otherwise] = block.content;
       return (
         <>
-          <Structure label={labelOf(openingTag(block), pencil)}>{blocks(then.content)}</Structure>
+          <Structure label={openingOf(block, (tag) => labelOf(tag, pencil.labels))}>
+            {blocks(then.content)}
+          </Structure>
           {otherwise && <Structure label="Otherwise">{blocks(otherwise.content)}</Structure>}
         </>
       );
@@ -111,7 +116,7 @@ function drawItems(children: readonly ListChild[], pencil: Pencil): ReactNode {
     const [then, otherwise] = branchesOf(child);
     return (
       <li key={i} className="structure">
-        <span className="structure-label">{labelOf(openingTag(child), pencil)}</span>
+        <span className="structure-label">{openingOf(child, (tag) => labelOf(tag, pencil.labels))}</span>
         <ul>{drawItems(then, pencil)}</ul>
         {otherwise && (
           <>
@@ -152,7 +157,9 @@ function PencilTable({ table, pencil }: { table: Table; pencil: Pencil }) {
         <Fragment key={i}>
           <tr className="structure-row">
             <td colSpan={align.length}>
-              <span className="structure-label">{labelOf(openingTag(child), pencil)}</span>
+              <span className="structure-label">
+                {openingOf(child, (tag) => labelOf(tag, pencil.labels))}
+              </span>
             </td>
           </tr>
           {branchesOf(child).map((branch, at) => (
@@ -194,7 +201,7 @@ function drawWord(node: Inline, pencil: Pencil): ReactNode {
       return <span className="field-open">{node.attrs.words}</span>;
     case 'section':
     case 'when': {
-      const label = labelOf(openingTag(node), pencil);
+      const label = openingOf(node, (tag) => labelOf(tag, pencil.labels));
       const [then, otherwise] = branchesOf(node);
       return (
         <span className="structure-inline" title={node.type === 'section' ? label : undefined}>
@@ -216,7 +223,7 @@ function drawWord(node: Inline, pencil: Pencil): ReactNode {
     case 'comment':
       return null;
     case 'blank':
-      return <span className="field blank">{labelOf(node, pencil)}</span>;
+      return <span className="field blank">{labelOf(node, pencil.labels)}</span>;
     case 'field':
       return drawField(node, pencil);
   }
@@ -224,7 +231,7 @@ function drawWord(node: Inline, pencil: Pencil): ReactNode {
 
 /** A field as it will look: a button, a link, a picture; any other by what it is called. */
 function drawField(node: Field, pencil: Pencil): ReactNode {
-  const label = labelOf(node, pencil);
+  const label = labelOf(node, pencil.labels);
   const look = node.attrs.steps.find(({ step }) => step !== 'or');
   if (look?.step === 'button' || (look?.step === 'as' && look.words.length === 1)) {
     return (
@@ -234,18 +241,4 @@ function drawField(node: Field, pencil: Pencil): ReactNode {
     );
   }
   return <span className={look?.step === 'width' ? 'letter-image' : 'field'}>{label}</span>;
-}
-
-function labelOf(tag: Tag, { labels }: Pencil): string {
-  const written = printTag(tag);
-  return labels[written] ?? written;
-}
-
-function openingTag({
-  type,
-  attrs,
-}: Pick<Section<never>, 'type' | 'attrs'> | Pick<When<never>, 'type' | 'attrs'>): Tag {
-  return type === 'section'
-    ? { type: 'open', ...(attrs as Section<never>['attrs']) }
-    : { type: 'open when', ...(attrs as When<never>['attrs']) };
 }

@@ -3,6 +3,7 @@ import type { Line, Section } from '../../document/templateDocument';
 import type { FieldType } from '../../records/fieldType';
 import { printCondition, printSteps, printTag } from '../../template/tags/printTag';
 import type { Clause, Condition, Operand, Step } from '../../document/step';
+import type { Tag } from '../../template/tags/tag';
 import type { Template } from '../../template/template';
 import { newScope, type CompileContext } from '../compile/newScope';
 import { readAmount } from '../../money/currency';
@@ -13,6 +14,12 @@ import { compileSteps } from '../steps/compileSteps';
 
 /** Tags in words, by their text form: what a template in pencil shows instead of them. */
 export type Labels = Record<string, string>;
+
+/** A tag in words; one that has none is said as it is written. */
+export function labelOf(tag: Tag, labels: Readonly<Labels>): string {
+  const written = printTag(tag);
+  return labels[written] ?? written;
+}
 
 /** The words for every tag of a template that compiles: "start, time", "Only when balance is over £100". */
 export function labelsOf({ head, document }: Template, context: CompileContext): Labels {

@@ -5,15 +5,13 @@ import { keyOfName } from '../../../core/template/keyOfName';
 import type { TemplateUses } from '../../../core/contract/templates';
 import type { Template } from '../../../core/template/template';
 import type { Database } from '../../database';
+import { SEEN, VISIBLE } from './visible';
 import { freeKey } from './freeKey';
 
 interface Whose {
   business_id: string;
   member_id: string;
 }
-
-/** Templates that a member may see, in the trash or not. */
-const SEEN = `template.business_id = $business_id and (template.owner_id is null or template.owner_id = $member_id)`;
 
 /**
  * Makes a template, the last of its group: with the group's key, or null for none. Gives its key.
@@ -120,8 +118,7 @@ export async function templateUses(
     others: string[];
   }>(
     `select
-       (select count(*)::int from message where business_id = $business_id and template_id = template.id
-         and status not in ('draft', 'taken back')) as letters,
+       template.letters,
        (select count(*)::int from message where business_id = $business_id and template_id = template.id
          and status in ('going', 'held')) as waiting,
        version.head #>> '{action,act}' as act,
@@ -133,7 +130,7 @@ export async function templateUses(
          order by other.name) as others
      from template join template_version version on version.business_id = template.business_id
        and version.template_id = template.id and version.version = template.current_version
-     where ${SEEN} and template.key = $key and template.deleted_at is null`,
+     where ${VISIBLE} and template.key = $key`,
     { bind: { business_id, member_id, key }, type: QueryTypes.SELECT },
   );
   if (!found) return undefined;

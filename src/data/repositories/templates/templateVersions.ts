@@ -3,6 +3,7 @@ import { DOCUMENT_SCHEMA } from '../../../core/document/templateDocument';
 import type { KeepAnswer } from '../../../core/contract/templateWords';
 import type { Template } from '../../../core/template/template';
 import type { Database } from '../../database';
+import { VISIBLE } from './visible';
 
 /** What came of keeping a version: its number; or who kept another one meanwhile. */
 type Keeping = Exclude<KeepAnswer<Date>, { result: 'wrong' }>;
@@ -33,8 +34,7 @@ export async function keepVersion(
        join template_version kept on kept.business_id = template.business_id and kept.template_id = template.id
          and kept.version = template.current_version
        left join member on member.business_id = kept.business_id and member.id = kept.member_id
-       where template.business_id = $business_id and template.key = $key and template.deleted_at is null
-         and (template.owner_id is null or template.owner_id = $member_id)
+       where ${VISIBLE} and template.key = $key
        for update of template`,
       { bind: { business_id, member_id, key }, type: QueryTypes.SELECT },
     );
@@ -95,8 +95,7 @@ export async function versionsOf(
      from template
      join template_version version on version.business_id = template.business_id and version.template_id = template.id
      left join member on member.business_id = version.business_id and member.id = version.member_id
-     where template.business_id = $business_id and template.key = $key and template.deleted_at is null
-       and (template.owner_id is null or template.owner_id = $member_id)
+     where ${VISIBLE} and template.key = $key
      order by version.version desc limit 500`,
     { bind: { business_id, member_id, key }, type: QueryTypes.SELECT },
   );

@@ -5,6 +5,7 @@ import type { TemplateWords } from '../../../core/fitting/listedTemplate';
 import type { KeptTemplate, Passage, Signature } from '../../../core/template/template';
 import type { RowOf } from '../../column';
 import type { Database } from '../../database';
+import { SEEN, VISIBLE } from './visible';
 import type { TEMPLATE_GROUP } from '../../models/template';
 
 type Group = RowOf<typeof TEMPLATE_GROUP>;
@@ -18,10 +19,6 @@ export async function groupsOfBusiness({ models }: Database, business_id: string
   });
   return found as unknown as Group[];
 }
-
-/** Templates that a member may see: everyone's and their own, without those in the trash. */
-const VISIBLE = `template.business_id = $business_id and template.deleted_at is null
-  and (template.owner_id is null or template.owner_id = $member_id)`;
 
 const CURRENT = `from template
   join template_version version on version.business_id = template.business_id
@@ -142,8 +139,7 @@ export async function templateAtVersion(
      from template
      join template_version version on version.business_id = template.business_id
        and version.template_id = template.id and version.version = $version
-     where template.business_id = $business_id and template.key = $key
-       and (template.owner_id is null or template.owner_id = $member_id)`,
+     where ${SEEN} and template.key = $key`,
     { bind: { business_id, member_id, key, version }, type: QueryTypes.SELECT },
   );
   return found;

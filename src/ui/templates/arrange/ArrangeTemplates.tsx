@@ -16,7 +16,7 @@ import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrate
 import Link from 'next/link';
 import { useId, useMemo, useState } from 'react';
 import Form from 'react-bootstrap/Form';
-import type { GroupedTemplates } from '../../../core/contract/list';
+import { WITHOUT_GROUP, type GroupedTemplates } from '../../../core/contract/list';
 import type { PlaceAmong } from '../../../core/template/moveTemplates';
 import { GroupBar } from './GroupBar';
 import { MakeGroup } from './MakeGroup';
@@ -27,19 +27,13 @@ import { useArrangement, type KeyedGroup } from './useArrangement';
 const GROUP = 'group ';
 const NEW_GROUP = ' new';
 
-const LOOSE: GroupedTemplates = {
-  key: '',
-  version: 0,
-  name: 'Without a group',
-  initial: '–',
-  tint: 'slate',
-  templates: [],
-};
-
 /** The templates under their groups as the contents of a book, to be put in another order. */
 export function ArrangeTemplates({ groups: given }: { groups: readonly GroupedTemplates[] }) {
   // What has no group has a place, too, even where there is none.
-  const all = useMemo(() => (given.some(({ key }) => key === '') ? given : [...given, LOOSE]), [given]);
+  const all = useMemo(
+    () => (given.some(({ key }) => key === '') ? given : [...given, { ...WITHOUT_GROUP, templates: [] }]),
+    [given],
+  );
   const { groups, templates, preview, letGo, move, shift, add, tell, last, trouble } = useArrangement(all);
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
   const [dragged, setDragged] = useState<string>();

@@ -58,8 +58,13 @@ export function useArrangement(given: readonly GroupedTemplates[]): Arrangement 
     setKept(keyed(given));
   }
 
-  function keep(next: readonly KeyedGroup[], path: string, body: object, done: DoneLast) {
-    const was = kept;
+  function keep(
+    was: readonly KeyedGroup[],
+    next: readonly KeyedGroup[],
+    path: string,
+    body: object,
+    done: DoneLast,
+  ) {
     setKept(next);
     setShown(undefined);
     setTrouble(undefined);
@@ -79,15 +84,15 @@ export function useArrangement(given: readonly GroupedTemplates[]): Arrangement 
     });
   }
 
-  function place(next: readonly KeyedGroup[], done: DoneLast) {
+  function place(was: readonly KeyedGroup[], next: readonly KeyedGroup[], done: DoneLast) {
     const under = next
-      .filter((group, i) => group !== kept[i])
+      .filter((group, i) => group !== was[i])
       .map(({ key, templates }) => ({ group: key || null, templates }));
-    keep(next, '/api/templates', { under }, done);
+    keep(was, next, '/api/templates', { under }, done);
   }
 
-  function order(next: readonly KeyedGroup[], done: DoneLast) {
-    keep(next, '/api/groups', { order: next.flatMap(({ key }) => key || []) }, done);
+  function order(was: readonly KeyedGroup[], next: readonly KeyedGroup[], done: DoneLast) {
+    keep(was, next, '/api/groups', { order: next.flatMap(({ key }) => key || []) }, done);
   }
 
   return {
@@ -98,17 +103,11 @@ export function useArrangement(given: readonly GroupedTemplates[]): Arrangement 
     move: (moved, into) => {
       const next = moveTemplates(kept, moved, into);
       if (next.every((group, i) => group === kept[i])) return setShown(undefined);
-      const was = kept;
       const group = next.find(({ key }) => key === into.group)!;
       const what = moved.size === 1 ? (nameOf(from, [...moved][0]!) ?? 'It') : `${moved.size} templates`;
-      place(next, {
+      place(kept, next, {
         words: `${what}: moved ${group.key ? `to ${group.name}` : 'out of the groups'}.`,
-        undo: () => {
-          const under = was
-            .filter((one, i) => one !== next[i])
-            .map(({ key, templates }) => ({ group: key || null, templates }));
-          keep(was, '/api/templates', { under }, { words: 'Moved back.' });
-        },
+        undo: () => place(next, kept, { words: 'Moved back.' }),
       });
     },
     shift: (key, by) => {
@@ -116,27 +115,20 @@ export function useArrangement(given: readonly GroupedTemplates[]): Arrangement 
       const next = [...kept];
       const [group] = next.splice(at, 1);
       next.splice(at + by, 0, group!);
-      const was = kept;
-      order(next, {
+      order(kept, next, {
         words: `${group!.name} moved ${by < 0 ? 'up' : 'down'}.`,
-        undo: () => order(was, { words: 'Moved back.' }),
+        undo: () => order(next, kept, { words: 'Moved back.' }),
       });
     },
     add: (group, moved) => {
       // Before what has none.
       const withIt = [...kept.slice(0, -1), { ...group, templates: [] }, ...kept.slice(-1)];
-      const next = moveTemplates(withIt, moved, { group: group.key });
-      setKept(withIt);
       const count = moved.size === 1 ? 'One template stands' : `${moved.size} templates stand`;
       const words = `The group ${group.name} is made. ${moved.size ? `${count} in it.` : 'It stands last.'}`;
-      if (moved.size === 0) {
-        setLast({ words });
-        return refresh(() => router.refresh());
-      }
-      const under = next
-        .filter((one, i) => one !== withIt[i])
-        .map(({ key, templates }) => ({ group: key || null, templates }));
-      keep(next, '/api/templates', { under }, { words });
+      if (moved.size > 0) return place(withIt, moveTemplates(withIt, moved, { group: group.key }), { words });
+      setKept(withIt);
+      setLast({ words });
+      refresh(() => router.refresh());
     },
     tell: (words) => {
       setLast({ words });
