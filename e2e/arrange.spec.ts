@@ -83,7 +83,12 @@ test('templates are moved by dragging, by keyboard and several at once, and move
   // By dragging, the chosen ones along.
   await left.getByLabel(`Choose ${own('Two')}`).check();
   await left.getByLabel(`Choose ${own('Three')}`).check();
-  await dragTo(page, left.getByRole('button', { name: `Move ${own('Three')}` }), right.getByRole('checkbox'));
+  await dragTo(
+    page,
+    left.getByRole('button', { name: `Move ${own('Three')}` }),
+    right.getByLabel(`Choose ${own('Four')}`),
+    async () => (await namesIn(right)).includes(own('Three')),
+  );
   await expect(page.getByRole('status').filter({ hasText: `2 templates: moved to ${to}.` })).toBeVisible();
   await expect.poll(() => namesIn(left)).toEqual([own('One')]);
   expect((await namesIn(right)).sort()).toEqual([own('Four'), own('Three'), own('Two')].sort());
@@ -94,7 +99,7 @@ test('templates are moved by dragging, by keyboard and several at once, and move
   // Without dragging.
   await left.getByLabel(`Choose ${own('One')}`).check();
   await page.getByLabel('The chosen one goes to').selectOption(to);
-  await expect.poll(() => namesIn(right)).toEqual([own('Four'), own('One')]);
+  await expect(page.getByRole('status').filter({ hasText: `${own('One')}: moved to ${to}.` })).toBeVisible();
   await page.reload();
   await expect.poll(() => namesIn(right)).toEqual([own('Four'), own('One')]);
   await expect.poll(() => namesIn(left)).toEqual([own('Two'), own('Three')]);
@@ -181,14 +186,24 @@ test('a template is copied, thrown away once what depends on it was said, and pu
 });
 
 /** As a hand drags: in steps, with the mouse or a finger that rests first. */
-async function dragTo(page: Page, handle: Locator, target: Locator): Promise<void> {
+/** Drags it by its handle to where the target is, by eye: until it is seen there, as the page may have scrolled on the way. */
+async function dragTo(
+  page: Page,
+  handle: Locator,
+  target: Locator,
+  seen: () => Promise<boolean>,
+): Promise<void> {
   await handle.scrollIntoViewIfNeeded();
   const from = (await handle.boundingBox())!;
-  await page.mouse.move(from.x + from.width / 2, from.y + from.height / 2);
+  const x = from.x + from.width / 2;
+  await page.mouse.move(x, from.y + from.height / 2);
   await page.mouse.down();
-  await page.mouse.move(from.x + from.width / 2, from.y + from.height / 2 + 12, { steps: 4 });
-  const to = (await target.boundingBox())!;
-  await page.mouse.move(from.x + from.width / 2, to.y + to.height / 2, { steps: 12 });
+  await page.mouse.move(x, from.y + from.height / 2 + 12, { steps: 4 });
+  await expect(async () => {
+    const to = (await target.boundingBox())!;
+    await page.mouse.move(x, to.y + to.height / 2, { steps: 6 });
+    expect(await seen()).toBe(true);
+  }).toPass();
   await page.mouse.up();
 }
 

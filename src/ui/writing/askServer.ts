@@ -4,14 +4,23 @@ export type Answer<T> = { status: number; body: T } | { offline: true };
 /** An answer that is none of ours: something between us and the server, or the server on its way down. */
 const NO_WORDS = { error: 'The server did not answer properly. Nothing has changed.' };
 
+/** What is at most so long arrives although the page is left in that moment: browsers carry on 64 kB of requests in all. */
+const CARRIED_ON = 8_000;
+
 /** Asks the server for JSON, or gives it some. Never throws: no connection is an answer, too. */
 export async function askServer<T>(path: string, send?: unknown, method = 'POST'): Promise<Answer<T>> {
+  const body = send === undefined ? undefined : JSON.stringify(send);
   try {
     const response = await fetch(path, {
       cache: 'no-store',
-      ...(send === undefined
+      ...(body === undefined
         ? {}
-        : { method, headers: { 'content-type': 'application/json' }, body: JSON.stringify(send) }),
+        : {
+            method,
+            headers: { 'content-type': 'application/json' },
+            body,
+            keepalive: body.length <= CARRIED_ON,
+          }),
     });
     return { status: response.status, body: (await response.json().catch(() => NO_WORDS)) as T };
   } catch {
