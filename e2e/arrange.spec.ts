@@ -201,9 +201,11 @@ async function dragTo(
   await page.mouse.move(x, from.y + from.height / 2 + 12, { steps: 4 });
   await expect(async () => {
     const to = (await target.boundingBox())!;
-    await page.mouse.move(x, to.y + to.height / 2, { steps: 6 });
+    // Held at the window's edge, the page scrolls on.
+    const y = Math.min(Math.max(to.y + to.height / 2, 40), page.viewportSize()!.height - 40);
+    await page.mouse.move(x, y, { steps: 6 });
     expect(await seen()).toBe(true);
-  }).toPass();
+  }).toPass({ intervals: [100] });
   await page.mouse.up();
 }
 
