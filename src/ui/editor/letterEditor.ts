@@ -1,11 +1,12 @@
 import { Editor, Extension } from '@tiptap/core';
-import { closeHistory, history, redo, undo } from '@tiptap/pm/history';
+import { closeHistory } from '@tiptap/pm/history';
 import { readCopy } from '../../core/document/readDocument';
 import type { Letter } from '../../core/writing/letter';
 import { Hole } from './hole';
 import type { HoleOptions } from './holeElement';
 import { LETTER_MARKS } from './letterMarks';
 import { LETTER_NODES } from './letterNodes';
+import { PageHistory } from './pageHistory';
 import { replaceWhatDiffers } from './replaceWhatDiffers';
 import { chosenValues, ValueLooks } from './valueLooks';
 
@@ -14,16 +15,6 @@ export interface EditorEvents extends HoleOptions {
   changed: () => void;
   send: () => void;
 }
-
-const History = Extension.create({
-  name: 'history',
-  addProseMirrorPlugins: () => [history()],
-  addKeyboardShortcuts() {
-    // Handled even when there is nothing to undo or redo: another key must not take it up.
-    const run = (command: typeof undo) => () => (command(this.editor.state, this.editor.view.dispatch), true);
-    return { 'Mod-z': run(undo), 'Mod-y': run(redo), 'Shift-Mod-z': run(redo) };
-  },
-});
 
 /** The page as an editor. The letter it shows is a fair copy; it knows nothing of records and templates. */
 export class LetterEditor {
@@ -37,7 +28,7 @@ export class LetterEditor {
         ...LETTER_NODES,
         ...LETTER_MARKS,
         Hole.configure(holes),
-        History,
+        PageHistory,
         ValueLooks,
         Extension.create({
           name: 'sending',

@@ -1,15 +1,7 @@
-import type { MarkConfig } from '@tiptap/core';
 import { LETTER } from '../../core/document/kinds';
 import { safeAddress } from '../../core/document/safeAddress';
 import { marksOf } from './schemaExtensions';
-
-const simple = (name: string, tags: string[], key: string): Partial<MarkConfig> => ({
-  parseHTML: () => tags.map((tag) => ({ tag })),
-  renderHTML: () => [tags[0]!, 0],
-  addKeyboardShortcuts() {
-    return { [`Mod-${key}`]: ({ editor }) => editor.commands.toggleMark(name) };
-  },
-});
+import { linkClass, WORD_LOOKS } from './wordLooks';
 
 /** How the marks of a letter look on the page, what they are pasted from, and their keys. */
 export const LETTER_MARKS = marksOf(LETTER, {
@@ -49,18 +41,11 @@ export const LETTER_MARKS = marksOf(LETTER, {
     renderHTML: ({ mark }) => [
       'span',
       {
-        class: `letter-link ${mark.attrs.button ? 'letter-button' : ''} ${looks(mark.attrs.styles)}`,
+        class: linkClass(mark.attrs),
         title: mark.attrs.address,
       },
       0,
     ],
   },
-  style: { renderHTML: ({ mark }) => ['span', { class: looks([mark.attrs.style]) }, 0] },
-  italic: simple('italic', ['em', 'i'], 'i'),
-  bold: simple('bold', ['strong', 'b'], 'b'),
-  code: simple('code', ['code'], 'e'),
+  ...WORD_LOOKS,
 });
-
-function looks(styles: unknown): string {
-  return (styles as string[]).map((style) => `style-${style}`).join(' ');
-}
