@@ -1,7 +1,6 @@
 import { Fragment, type ReactNode } from 'react';
 import type {
   Block,
-  Field,
   Inline,
   ListChild,
   Row,
@@ -15,15 +14,7 @@ import { labelOf } from '../../core/fill/describe/labels';
 import { openingOf, printLine } from '../../core/template/text/printLine';
 import { LetterImage } from './LetterImage';
 import { drawBlock, drawMark } from './looks';
-import type { Passage } from '../../core/template/template';
-
-/** What a template in pencil is drawn with. */
-export interface Pencil {
-  /** tags in words, by their text form */
-  labels: Readonly<Record<string, string>>;
-  /** by key */
-  passages: ReadonlyMap<string, Passage>;
-}
+import { tagLook, type Pencil } from './tagLook';
 
 export function PencilBlocks({ blocks, pencil }: { blocks: readonly Block[]; pencil: Pencil }): ReactNode {
   return blocks.map((block, i) => <Fragment key={i}>{drawPart(block, pencil)}</Fragment>);
@@ -193,12 +184,6 @@ function drawWord(node: Inline, pencil: Pencil): ReactNode {
         />
       );
     }
-    case 'signature':
-      return <span className="letter-signature">Signature of whoever writes</span>;
-    case 'gap':
-      return <span className="field field-open">{node.attrs.words}</span>;
-    case 'unfinished':
-      return <span className="field-open">{node.attrs.words}</span>;
     case 'section':
     case 'when': {
       const label = openingOf(node, (tag) => labelOf(tag, pencil.labels));
@@ -216,29 +201,15 @@ function drawWord(node: Inline, pencil: Pencil): ReactNode {
         </span>
       );
     }
-    case 'passage':
-      return (
-        <span className="field">{pencil.passages.get(node.attrs.passage)?.name ?? node.attrs.passage}</span>
-      );
     case 'comment':
       return null;
-    case 'blank':
-      return <span className="field blank">{labelOf(node, pencil.labels)}</span>;
-    case 'field':
-      return drawField(node, pencil);
+    default: {
+      const { className, words, title } = tagLook(node, pencil);
+      return (
+        <span className={className} title={title}>
+          {words}
+        </span>
+      );
+    }
   }
-}
-
-/** A field as it will look: a button, a link, a picture; any other by what it is called. */
-function drawField(node: Field, pencil: Pencil): ReactNode {
-  const label = labelOf(node, pencil.labels);
-  const look = node.attrs.steps.find(({ step }) => step !== 'or');
-  if (look?.step === 'button' || (look?.step === 'as' && look.words.length === 1)) {
-    return (
-      <span className={look.step === 'button' ? 'letter-button' : 'letter-link'} title={label}>
-        {look.step === 'button' ? look.words : look.words[0]}
-      </span>
-    );
-  }
-  return <span className={look?.step === 'width' ? 'letter-image' : 'field'}>{label}</span>;
 }

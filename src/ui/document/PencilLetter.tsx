@@ -1,5 +1,6 @@
 import type { Template, Passage } from '../../core/template/template';
-import { PencilBlocks, PencilWords, type Pencil } from './PencilBlocks';
+import { PencilBlocks, PencilWords } from './PencilBlocks';
+import type { Pencil } from './tagLook';
 
 interface Props {
   template: Template & { passages: Passage[]; labels: Record<string, string> };

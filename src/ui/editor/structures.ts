@@ -20,6 +20,9 @@ export function structureName(structure: Structure, place: Place): string {
   return place === 'block' ? structure : place + structure.charAt(0).toUpperCase() + structure.slice(1);
 }
 
+/** What a node of the editor is in a document: `section` for `rowSection`. */
+export const kindInDocument = (name: string): string => STRUCTURE_OF.get(name) ?? name;
+
 const STRUCTURE_OF: ReadonlyMap<string, Structure> = new Map(
   STRUCTURES.flatMap((one) => PLACES.map((place) => [structureName(one, place), one] as const)),
 );
@@ -29,6 +32,7 @@ const HOLDS: Readonly<Record<string, Place>> = {
   bulletList: 'item',
   orderedList: 'item',
   table: 'row',
+  subject: 'word',
   paragraph: 'word',
   heading: 'word',
   codeBlock: 'word',
@@ -54,7 +58,7 @@ function named(node: Json, place: Place): Json {
 export function fromEditor(node: Json): Json {
   return {
     ...node,
-    type: STRUCTURE_OF.get(node.type) ?? node.type,
+    type: kindInDocument(node.type),
     ...(node.content ? { content: node.content.map(fromEditor) } : {}),
   };
 }

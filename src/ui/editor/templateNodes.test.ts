@@ -15,9 +15,10 @@ import { readMarkdown } from '../../core/template/text/readMarkdown';
 import { expressible } from '../../core/template/text/expressible';
 import { seeded } from '../../core/test/seeded';
 import { fromEditor, toEditor } from './structures';
-import { TEMPLATE_MARKS, TEMPLATE_NODES } from './templateNodes';
+import { templateNodes, TEMPLATE_MARKS } from './templateNodes';
 
-const schema = getSchema([...TEMPLATE_NODES, ...TEMPLATE_MARKS]);
+const pencil = { current: { labels: {}, passages: new Map() } };
+const schema = getSchema([...templateNodes(pencil, { hasSubject: false }), ...TEMPLATE_MARKS]);
 
 function read(text: string): TemplateDocument {
   const problems: { message: string }[] = [];

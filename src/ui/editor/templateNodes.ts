@@ -1,38 +1,31 @@
-import type { Node } from '@tiptap/core';
-import { TEMPLATE } from '../../core/document/kinds';
+import type { Node, NodeConfig } from '@tiptap/core';
+import { TEMPLATE, type NodeKind } from '../../core/document/kinds';
+import { safeAddress } from '../../core/document/safeAddress';
+import { BLOCK_LOOKS, SUBJECT } from './blockLooks';
+import { passageView } from './passageView';
 import { marksOf, nodeOf, nodesOf, type NodeLooks } from './schemaExtensions';
 import { PLACES, STRUCTURES, structureName, type Place, type Structure } from './structures';
+import { structureView } from './structureView';
+import { COMMENT, readTagOf, tagNode, TEMPLATE_IMAGE, type PagePencil } from './templateLooks';
+import { linkClass, WORD_LOOKS } from './wordLooks';
+import { printTag } from '../../core/template/tags/printTag';
 
 /**
  * What a template may hold while it is edited: its document's schema, where a list or a table has an item or a row that
  * is there, as no text could be made of it otherwise. Whatever this lets stand can be written as text (a test says so).
  */
-const tag = (name: string) => ({ renderHTML: () => [name, 0] as const });
-const field = { renderHTML: () => ['span', { class: 'field' }] as const };
-
 const LIST = '(listItem | itemSection | itemWhen) item*';
 
-const LOOKS: NodeLooks = {
-  paragraph: tag('p'),
-  heading: tag('div'),
-  rule: { renderHTML: () => ['hr'] },
-  quote: tag('blockquote'),
-  bulletList: { ...tag('ul'), content: LIST },
-  orderedList: { ...tag('ol'), content: LIST },
-  listItem: tag('li'),
-  table: { ...tag('table'), content: 'tableRow (tableRow | rowSection | rowWhen) row*' },
-  tableRow: tag('tr'),
-  tableCell: tag('td'),
-  codeBlock: { ...tag('pre'), code: true },
-  styled: tag('div'),
-  break: { renderHTML: () => ['br'] },
-  image: field,
-  field,
-  blank: field,
-  gap: field,
-  unfinished: field,
-  signature: field,
-};
+const looksWith = (pencil: PagePencil): NodeLooks => ({
+  ...BLOCK_LOOKS,
+  bulletList: { ...BLOCK_LOOKS.bulletList, content: LIST },
+  orderedList: { ...BLOCK_LOOKS.orderedList, content: LIST },
+  table: { ...BLOCK_LOOKS.table, content: 'tableRow (tableRow | rowSection | rowWhen) row*' },
+  image: TEMPLATE_IMAGE,
+  ...Object.fromEntries(
+    ['field', 'blank', 'gap', 'unfinished', 'signature'].map((name) => [name, tagNode(name, pencil)]),
+  ),
+});
 
 /** What stands in a structure: something of the place it stands in, that no text could leave out. */
 const HELD: Readonly<Record<Place, string>> = {
@@ -42,26 +35,125 @@ const HELD: Readonly<Record<Place, string>> = {
   word: 'word*',
 };
 
-function structure(name: Structure, place: Place): Node[] {
+function structure(name: Structure, place: Place, pencil: PagePencil): Node[] {
   const kind = TEMPLATE.nodes[name]!;
   const among = name !== 'branch';
   if (among && !kind.groups.includes(place)) return [];
   const content =
     name === 'when' ? kind.content.replaceAll('branch', structureName('branch', place)) : HELD[place];
-  const look = kind.content ? { content, ...tag(place === 'word' ? 'span' : 'div') } : field;
+  const own = structureName(name, place);
+  const look: Partial<NodeConfig> = kind.content
+    ? { content, ...structureLook(name as 'section' | 'when' | 'branch', place, pencil) }
+    : name === 'comment'
+      ? COMMENT
+      : place === 'block'
+        ? passageLook(pencil)
+        : tagNode(own, pencil);
   const inline = place === 'word' ? { inline: true, marks: '_' } : {};
-  return [nodeOf(structureName(name, place), kind, among ? place : undefined, { ...look, ...inline })];
+  return [nodeOf(own, kind, among ? place : undefined, { ...look, ...inline })];
 }
 
-export const TEMPLATE_NODES = [
-  ...nodesOf(TEMPLATE, LOOKS),
-  ...PLACES.flatMap((place) => STRUCTURES.flatMap((name) => structure(name, place))),
-];
+/** A structure is copied with its opening tag, and put in again as one where that can be read. */
+function structureLook(
+  name: 'section' | 'when' | 'branch',
+  place: Place,
+  pencil: PagePencil,
+): Partial<NodeConfig> {
+  const own = structureName(name, place);
+  const element = place === 'word' ? 'span' : 'div';
+  return {
+    ...(name === 'branch' ? {} : { defining: true }),
+    addNodeView: () => structureView(name, place, pencil),
+    parseHTML: () => [
+      {
+        tag: `${element}[data-structure="${own}"]`,
+        priority: 70,
+        getAttrs: (dom) => {
+          if (name === 'branch') return {};
+          const tag = readTagOf(dom);
+          if (name === 'when') return tag?.type === 'open when' ? { condition: tag.condition } : false;
+          if (tag?.type !== 'open') return false;
+          return { path: tag.path, steps: tag.steps, inverted: tag.inverted === true };
+        },
+      },
+    ],
+    renderHTML: ({ node: { attrs } }) => {
+      const opening =
+        name === 'branch'
+          ? {}
+          : {
+              'data-tag': printTag(
+                (name === 'when' ? { type: 'open when', ...attrs } : { type: 'open', ...attrs }) as never,
+              ),
+            };
+      return [element, { 'data-structure': own, ...opening }, 0];
+    },
+  };
+}
 
+function passageLook(pencil: PagePencil): Partial<NodeConfig> {
+  return {
+    draggable: true,
+    addNodeView: () => passageView(pencil),
+    parseHTML: () => [
+      {
+        tag: 'div[data-tag]',
+        priority: 60,
+        getAttrs: (dom) => {
+          const tag = readTagOf(dom);
+          return tag?.type === 'passage' ? tag.attrs : false;
+        },
+      },
+    ],
+    renderHTML: ({ node }) => {
+      const passage = node.attrs.passage as string;
+      const name = pencil.current.passages.get(passage)?.name ?? passage;
+      return [
+        'div',
+        { class: 'passage', 'data-tag': printTag({ type: 'passage', attrs: { passage } }) },
+        name,
+      ];
+    },
+  };
+}
+
+/** What stands in a subject: words and what is said in a line, without looks. */
+const SUBJECT_KIND: NodeKind = {
+  groups: [],
+  content: '(text | field | blank | gap | unfinished | wordSection | wordWhen | wordPassage | wordComment)*',
+  attributes: {},
+  marks: '',
+};
+
+/**
+ * The nodes of a template's page.
+ * @param hasSubject whether it begins with a subject, as a letter's template does
+ */
+export function templateNodes(pencil: PagePencil, { hasSubject }: { hasSubject: boolean }): Node[] {
+  const nodes = [
+    ...nodesOf(TEMPLATE, {
+      ...looksWith(pencil),
+      ...(hasSubject ? { doc: { content: 'subject block+' } } : {}),
+    }),
+    ...PLACES.flatMap((place) => STRUCTURES.flatMap((name) => structure(name, place, pencil))),
+  ];
+  return hasSubject ? [...nodes, nodeOf('subject', SUBJECT_KIND, undefined, SUBJECT)] : nodes;
+}
+
+/** The marks of a template's page. */
 export const TEMPLATE_MARKS = marksOf(TEMPLATE, {
-  link: { renderHTML: () => ['a', 0] },
-  style: { renderHTML: () => ['span', 0] },
-  italic: { renderHTML: () => ['em', 0] },
-  bold: { renderHTML: () => ['strong', 0] },
-  code: { renderHTML: () => ['code', 0] },
+  link: {
+    inclusive: false,
+    parseHTML: () => [
+      {
+        tag: 'a[href]',
+        getAttrs: (element) => {
+          const address = safeAddress(element.getAttribute('href') ?? '');
+          return address ? { address: [{ type: 'text', text: address }] } : false;
+        },
+      },
+    ],
+    renderHTML: ({ mark }) => ['span', { class: linkClass(mark.attrs) }, 0],
+  },
+  ...WORD_LOOKS,
 });

@@ -1,6 +1,6 @@
 'use client';
 
-import { useDeferredValue, useEffect, useId, useRef, useState } from 'react';
+import { useId, useMemo, useRef, useState } from 'react';
 import { createPortal } from 'react-dom';
 import Form from 'react-bootstrap/Form';
 import type { WordsFacts } from '../../core/contract/templateWords';
@@ -12,57 +12,29 @@ import { marginOf } from '../../core/writing/marginOf';
 import { WritingDesk, type FilledLetter } from '../../core/writing/writingDesk';
 import { CopyBlocks } from '../document/CopyBlocks';
 import { Margin } from '../margin/Margin';
-import type { ListEntry, ListPage } from '../../core/contract/list';
-import { askForFacts } from '../writing/askForFacts';
-import { askServer } from '../writing/askServer';
-import { readWords } from './readWords';
+import type { InView } from './useInView';
+import type { ReadWords } from './useReading';
 
 interface Props {
   templateKey: string;
   startsFrom: string;
-  /** the words as they stand, kept or not */
-  text: string;
+  /** the words as they were read */
+  reading: ReadWords | undefined;
   facts: WordsFacts;
+  view: InView;
 }
 
 /** The template filled for a real record, beside its margin: to be looked at, not sent. */
-export function InkSide({ templateKey, startsFrom, text, facts }: Props) {
-  const [starts, setStarts] = useState<ListEntry[]>();
-  const [wanted, setWanted] = useState('');
-  const [start, setStart] = useState<string>();
-  const [filled, setFilled] = useState<FilledLetter | string>();
+export function InkSide({ templateKey, startsFrom, reading, facts, view }: Props) {
+  const { starts, wanted, find, start, choose } = view;
   const [chosen, setChosen] = useState<string>();
-  const find = useDeferredValue(wanted);
   const page = useRef<HTMLDivElement>(null);
   const [findId, listId] = [useId(), useId()];
   const called = startsFrom === 'booking' ? bookingWords(facts.business.booking_label).booking : startsFrom;
-
-  useEffect(() => {
-    let latest = true;
-    void askServer<ListPage>(
-      `/api/lists/${startsFrom}${find.trim() ? `?find=${encodeURIComponent(find)}` : ''}`,
-    ).then((answer) => {
-      if (!latest) return;
-      if ('offline' in answer || answer.status !== 200) return setFilled('The records could not be fetched.');
-      const { entries } = answer.body;
-      setStarts(entries);
-      setStart((now) => (entries.some(({ key }) => key === now) ? now : entries[0]?.key));
-    });
-    return () => {
-      latest = false;
-    };
-  }, [startsFrom, find]);
-
-  useEffect(() => {
-    if (start === undefined) return;
-    let latest = true;
-    void fill(templateKey, { kind: startsFrom as StartingKind, key: start }, text, facts).then(
-      (result) => latest && setFilled(result),
-    );
-    return () => {
-      latest = false;
-    };
-  }, [templateKey, startsFrom, start, text, facts]);
+  const filled = useMemo(
+    () => fill(templateKey, startsFrom as StartingKind, reading, facts, view.start, view.facts),
+    [templateKey, startsFrom, reading, facts, view.start, view.facts],
+  );
 
   const margin = typeof document === 'undefined' ? null : document.getElementById('template-margin');
   return (
@@ -74,13 +46,13 @@ export function InkSide({ templateKey, startsFrom, text, facts }: Props) {
           type="search"
           placeholder={`Find ${withArticle(called)}`}
           value={wanted}
-          onChange={(event) => setWanted(event.target.value)}
+          onChange={(event) => find(event.target.value)}
         />
         <Form.Select
           id={listId}
           aria-label="Record"
           value={start ?? ''}
-          onChange={(event) => setStart(event.target.value)}
+          onChange={(event) => choose(event.target.value)}
         >
           {starts?.map(({ key, name, day, note }) => (
             <option key={key} value={key}>
@@ -117,26 +89,23 @@ export function InkSide({ templateKey, startsFrom, text, facts }: Props) {
   );
 }
 
-/** Gives the filled letter, or why there is none. */
-async function fill(
+/** Gives the filled letter, or why there is none; undefined while what it needs is on its way. */
+function fill(
   key: string,
-  start: { kind: StartingKind; key: string },
-  text: string,
+  kind: StartingKind,
+  reading: ReadWords | undefined,
   facts: WordsFacts,
-): Promise<FilledLetter | string> {
-  const [answer, reading] = await Promise.all([
-    askForFacts(`${start.kind}:${start.key}`),
-    readWords(text, facts),
-  ]);
-  if ('offline' in answer) return 'There is no connection.';
-  if (answer.status === 404) return 'This record is no longer there.';
-  if (answer.status !== 200) return 'The server cannot fill it at the moment. Try again.';
-  if (!reading.template) return 'The words have mistakes: see them under Words.';
+  start: string | undefined,
+  writing: InView['facts'],
+): FilledLetter | string | undefined {
+  if (!reading || start === undefined || writing === undefined) return undefined;
+  if (typeof writing === 'string') return writing;
+  if (!reading.template) return 'The words have mistakes: see them below.';
   const desk = new WritingDesk({
-    ...answer.body,
+    ...writing,
     passages: facts.passages,
     signatures: facts.signatures,
     templates: [{ ...reading.template, key, version: 0 }],
   });
-  return desk.fill(start, { template: key, answers: {} }) ?? 'This template cannot be filled.';
+  return desk.fill({ kind, key: start }, { template: key, answers: {} }) ?? 'This template cannot be filled.';
 }

@@ -123,7 +123,8 @@ function kindOf({ path, steps }: { path: string; steps: Step[] }, scope: Scope) 
   return typeof compiled === 'string' ? undefined : compiled.type.kind;
 }
 
-function sectionScope(node: Section<never>['attrs'], scope: Scope): Scope {
+/** The scope inside a section: that around it, where it only asks whether something is there. */
+export function sectionScope(node: Section<never>['attrs'], scope: Scope): Scope {
   const resolved = resolvePath(node.path, scope);
   if (typeof resolved === 'string' || node.inverted) return scope;
   const steps = compileSteps(node.steps, resolved.type, scope);

@@ -1,0 +1,169 @@
+'use client';
+
+import { useDeferredValue, useEffect, useId, useMemo, useRef, useState } from 'react';
+import type { FieldGroup, OfferedField } from '../../../core/fields/fieldsAt';
+import { findFields, type FoundField } from '../../../core/fields/findFields';
+
+interface Props {
+  groups: readonly FieldGroup[];
+  /** what a field says for the record in view; undefined: nothing */
+  says: (field: OfferedField) => string | undefined;
+  /** where the cursor is in the window */
+  at: { left: number; top: number; bottom: number };
+  /** whether a field can be chosen here; all where absent */
+  fits?: (field: OfferedField) => boolean;
+  onChoose: (field: OfferedField) => void;
+  onClose: () => void;
+}
+
+/** So many are shown; more are found by another word. */
+const MOST = 60;
+const IN_SIGHT = 16;
+const nothing = () => undefined;
+const WIDTH = 400;
+const HEIGHT = 340;
+
+/** The list of fields at the cursor: by record at first, then by what is looked for, each with what it says. */
+export function FieldList({ groups, says, at, fits, onChoose, onClose }: Props) {
+  const [wanted, setWanted] = useState('');
+  const [marked, setMarked] = useState(0);
+  const looked = useDeferredValue(wanted);
+  const found = useMemo(
+    () => findFields(groups, looked).filter(({ field }) => fits?.(field) ?? true),
+    [groups, looked, fits],
+  );
+  const shown = looked.trim() ? found.slice(0, MOST) : found;
+  // What is in sight is told at once, the rest a moment later.
+  const rest = useDeferredValue(true, false);
+  const list = useRef<HTMLUListElement>(null);
+  const box = useRef<HTMLDivElement>(null);
+  const id = useId();
+
+  useEffect(() => {
+    list.current?.querySelector('[aria-selected="true"]')?.scrollIntoView({ block: 'nearest' });
+  }, [marked, shown]);
+
+  useEffect(() => {
+    const press = (event: PointerEvent) => {
+      if (!box.current?.contains(event.target as Node)) onClose();
+    };
+    document.addEventListener('pointerdown', press);
+    return () => document.removeEventListener('pointerdown', press);
+  }, [onClose]);
+
+  const choose = (one: FoundField | undefined) => {
+    if (one && !one.group.unreachable) onChoose(one.field);
+  };
+  const above = at.bottom + HEIGHT > window.innerHeight && at.top > HEIGHT;
+  return (
+    <div
+      ref={box}
+      className="field-list"
+      role="dialog"
+      aria-label="Smart fields"
+      style={{
+        left: Math.max(8, Math.min(at.left, window.innerWidth - WIDTH - 8)),
+        ...(above ? { bottom: window.innerHeight - at.top + 4 } : { top: at.bottom + 4 }),
+      }}
+      onKeyDown={(event) => {
+        if (event.key === 'Escape') {
+          event.stopPropagation();
+          onClose();
+        }
+      }}
+    >
+      <input
+        className="form-control"
+        type="search"
+        role="combobox"
+        aria-expanded="true"
+        aria-controls={`${id}-list`}
+        aria-activedescendant={shown[marked] ? `${id}-${marked}` : undefined}
+        aria-label="Find a field"
+        placeholder="What should stand here? when, how much, their street …"
+        autoFocus
+        value={wanted}
+        onChange={(event) => {
+          setWanted(event.target.value);
+          setMarked(0);
+        }}
+        onKeyDown={(event) => {
+          if (event.nativeEvent.isComposing) return;
+          const step = { ArrowDown: 1, ArrowUp: -1, PageDown: 8, PageUp: -8 }[event.key];
+          if (step) {
+            event.preventDefault();
+            setMarked((now) => Math.max(0, Math.min(shown.length - 1, now + step)));
+          } else if (event.key === 'Enter') {
+            event.preventDefault();
+            choose(shown[marked]);
+          } else if (event.key === 'Tab') {
+            event.preventDefault();
+            onClose();
+          }
+        }}
+      />
+      <ul ref={list} id={`${id}-list`} role="listbox" aria-label="Fields">
+        {shown.map((one, i) => (
+          <FieldEntry
+            key={`${one.group.title} ${one.field.path}`}
+            id={`${id}-${i}`}
+            found={one}
+            heads={looked.trim() === '' && one.group !== shown[i - 1]?.group}
+            whose={looked.trim() !== ''}
+            marked={i === marked}
+            says={rest || i < IN_SIGHT ? says : nothing}
+            onPress={() => choose(one)}
+          />
+        ))}
+      </ul>
+      {shown.length === 0 && <p className="hint">No field is called so. Try another word.</p>}
+      {found.length > shown.length && (
+        <p className="hint">{found.length - shown.length} more: say more of it.</p>
+      )}
+      <button type="button" className="btn btn-link field-list-close" onClick={onClose}>
+        Close
+      </button>
+    </div>
+  );
+}
+
+interface EntryProps {
+  id: string;
+  found: FoundField;
+  /** whether the name of its record stands above it */
+  heads: boolean;
+  /** whether it says whose it is */
+  whose: boolean;
+  marked: boolean;
+  says: Props['says'];
+  onPress: () => void;
+}
+
+function FieldEntry({ id, found: { group, field }, heads, whose, marked, says, onPress }: EntryProps) {
+  const said = group.unreachable === undefined ? says(field) : undefined;
+  return (
+    <>
+      {heads && (
+        <li role="presentation" className="field-list-title">
+          {group.title}
+          {group.unreachable && <span> {group.unreachable}</span>}
+        </li>
+      )}
+      <li
+        id={id}
+        role="option"
+        aria-selected={marked}
+        aria-disabled={group.unreachable !== undefined}
+        title={field.description}
+        onPointerDown={(event) => event.preventDefault()}
+        onClick={onPress}
+      >
+        <span>
+          {whose && <span className="field-list-whose">{group.title}, </span>}
+          {field.label}
+        </span>
+        <span className="field-list-says">{said ?? (whose && group.unreachable) ?? ''}</span>
+      </li>
+    </>
+  );
+}

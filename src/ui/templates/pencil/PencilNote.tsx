@@ -1,0 +1,45 @@
+'use client';
+
+import { useLayoutEffect, useRef, type ReactNode } from 'react';
+
+interface Props {
+  title: string;
+  /** where what it is about stands in the window */
+  top: () => number;
+  children: ReactNode;
+  onClose: () => void;
+}
+
+/** The note of what is chosen on the page: at its line in the margin; on a phone it comes from below. */
+export function PencilNote({ title, top, children, onClose }: Props) {
+  const note = useRef<HTMLElement>(null);
+  useLayoutEffect(() => {
+    const place = () => {
+      const margin = note.current?.parentElement;
+      if (!note.current || !margin) return;
+      if (getComputedStyle(margin).position !== 'relative') note.current.style.removeProperty('top');
+      else note.current.style.top = `${Math.max(0, top() - margin.getBoundingClientRect().top - 4)}px`;
+    };
+    place();
+    window.addEventListener('resize', place);
+    return () => window.removeEventListener('resize', place);
+  });
+  return (
+    <aside className="margin" aria-label="Margin">
+      <section
+        ref={note}
+        className="note note-open"
+        aria-label={title}
+        onKeyDown={(event) => event.key === 'Escape' && onClose()}
+      >
+        <div className="note-head">
+          <h2 className="note-title">{title}</h2>
+        </div>
+        {children}
+        <button type="button" className="btn btn-link close-note" onClick={onClose}>
+          Close
+        </button>
+      </section>
+    </aside>
+  );
+}

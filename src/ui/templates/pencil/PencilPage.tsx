@@ -1,0 +1,265 @@
+'use client';
+
+import { useCallback, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
+import { createPortal } from 'react-dom';
+import type { WordsFacts } from '../../../core/contract/templateWords';
+import { FieldDesk } from '../../../core/fields/fieldDesk';
+import type { OfferedField } from '../../../core/fields/fieldsAt';
+import { labelsOf, type Labels } from '../../../core/fill/describe/labels';
+import { readPassages } from '../../../core/fill/paths/scope';
+import { bookingWords } from '../../../core/records/bookingWords';
+import type { StartingKind } from '../../../core/records/recordKind';
+import { schemaOf } from '../../../core/records/schema';
+import { inNames } from '../../../core/template/naming';
+import type { Template } from '../../../core/template/template';
+import { printTemplate } from '../../../core/template/text/printTemplate';
+import { WritingDesk } from '../../../core/writing/writingDesk';
+import { TemplateEditor, type Chosen, type TemplatePage } from '../../editor/templateEditor';
+import { putTag } from '../../editor/templateCommands';
+import type { InView } from '../useInView';
+import type { ReadWords } from '../useReading';
+import { ChosenNote } from './ChosenNote';
+import { FieldList } from './FieldList';
+import { LookBar } from './LookBar';
+
+interface Props {
+  templateKey: string;
+  reading: ReadWords | undefined;
+  facts: WordsFacts;
+  view: InView;
+  /** whether this side of the template is looked at */
+  active: boolean;
+  /** where what can be put in is offered */
+  tools: HTMLElement | null;
+  /** words were written: they are given when there is a pause, and before anything is done with them */
+  onType: (text: string) => void;
+  onKeep: () => void;
+  onTurn: () => void;
+  /** gives how to hand over at once what was written last */
+  onReady: (flush: () => void) => void;
+  /** the page until it can be written on */
+  children: ReactNode;
+}
+
+/** What was written is printed as text after so many milliseconds. */
+const PAUSE = 150;
+
+/** Another field is wanted: for what is chosen on the page, everywhere or there. */
+interface Wanted {
+  at: { left: number; top: number; bottom: number };
+  instead?: { chosen: Chosen; everywhere: boolean };
+}
+
+/** A template in pencil, written as a letter is: its fields by what they are called, each put in, changed and moved as one thing. */
+export default function PencilPage(props: Props) {
+  const { templateKey, reading, facts, view, active, tools, onType, onReady, children } = props;
+  const [editor, setEditor] = useState<TemplateEditor>();
+  const [chosen, setChosen] = useState<Chosen>();
+  const [hasWords, setHasWords] = useState(false);
+  const [wanted, setWanted] = useState<Wanted>();
+  const [refused, setRefused] = useState<string>();
+  const context = useMemo(
+    () => ({ schema: schemaOf({ business: facts.business }), passages: readPassages(facts.passages) }),
+    [facts],
+  );
+  const [known, setKnown] = useState<Template>();
+  if (reading?.template && reading.template !== known) setKnown(reading.template);
+  /** what its head says, beside the subject that is on the page */
+  const head = useRef<Template['head']>(undefined);
+  const printed = useRef<string>(undefined);
+  const latest = useRef(props);
+  useEffect(() => {
+    latest.current = props;
+    head.current = known?.head;
+  });
+
+  const fields = useFieldDesk(templateKey, known, facts, context, view);
+
+  useEffect(() => {
+    if (!reading?.template || editor) return;
+    const { template: read } = reading;
+    printed.current = reading.text;
+    let timer: ReturnType<typeof setTimeout> | undefined;
+    const flush = () => {
+      if (timer === undefined) return;
+      clearTimeout(timer);
+      timer = undefined;
+      const { subject = [], document } = made.read();
+      printed.current = printTemplate(inNames({ head: { ...head.current!, subject }, document }, facts));
+      onType(printed.current);
+    };
+    const made = new TemplateEditor(pageOf(read), {
+      name: 'Template',
+      passages: new Map(facts.passages.map((passage) => [passage.key, passage])),
+      labels: ({ subject = [], document }: TemplatePage) => {
+        const ofPage = labelsOf({ head: { ...head.current!, subject }, document }, context);
+        const ofPassages = facts.passages.map((passage) =>
+          labelsOf({ head: { ...head.current!, subject: [] }, document: passage.document }, context),
+        );
+        return Object.assign({}, ...ofPassages, ofPage) as Labels;
+      },
+      changed: () => {
+        clearTimeout(timer);
+        timer = setTimeout(flush, PAUSE);
+      },
+      selected: (next, words) => {
+        setChosen(next);
+        setHasWords(words);
+      },
+      list: () => setWanted({ at: made.cursor() }),
+      keep: () => {
+        flush();
+        latest.current.onKeep();
+      },
+      turn: () => {
+        flush();
+        latest.current.onTurn();
+      },
+    });
+    setEditor(made);
+    onReady(flush);
+  }, [reading, editor, context, facts, onType, onReady]);
+
+  useEffect(() => () => editor?.destroy(), [editor]);
+
+  // What was changed elsewhere, in its words or by an older version, is shown here, too.
+  useEffect(() => {
+    if (!editor || !reading?.template || reading.text === printed.current) return;
+    printed.current = reading.text;
+    editor.show(pageOf(reading.template));
+  }, [editor, reading]);
+
+  const mount = useCallback(
+    (holder: HTMLDivElement | null) => {
+      if (holder && editor) holder.replaceChildren(editor.element);
+    },
+    [editor],
+  );
+
+  const close = useCallback(() => {
+    setWanted(undefined);
+    editor?.focus();
+  }, [editor]);
+
+  const choose = (field: OfferedField) => {
+    if (!editor) return;
+    const { instead } = wanted!;
+    if (instead) replaceField(editor, instead.chosen, field.path, instead.everywhere, fields);
+    else if (!putTag(editor.editor, { type: 'field', attrs: { path: field.path, steps: [] } }))
+      setRefused('A field cannot stand here.');
+    else setRefused(undefined);
+    close();
+  };
+
+  if (!editor) {
+    if (reading && !reading.template && !known)
+      return <p className="hint">The words have mistakes: see them below, and mend them under Words.</p>;
+    return children;
+  }
+  const around = wanted?.instead?.chosen.around ?? editor.around();
+  const margin = document.getElementById('template-margin');
+  return (
+    <>
+      <div ref={mount} />
+      {active && hasWords && createPortal(<LookBar editor={editor} />, document.body)}
+      {active &&
+        tools &&
+        createPortal(
+          <>
+            <button
+              type="button"
+              className="btn btn-link"
+              title="Ctrl or Cmd + .  or {{"
+              onMouseDown={(event) => event.preventDefault()}
+              onClick={() => setWanted({ at: editor.cursor() })}
+            >
+              Smart field
+            </button>
+            {refused && <span role="status">{refused}</span>}
+          </>,
+          tools,
+        )}
+      {active &&
+        wanted &&
+        createPortal(
+          <FieldList
+            groups={fields.fieldsAt(around)}
+            says={(field) => fields.says({ path: field.path, steps: [] }, around)}
+            at={wanted.at}
+            onChoose={choose}
+            onClose={close}
+          />,
+          document.body,
+        )}
+      {active &&
+        chosen &&
+        margin &&
+        createPortal(
+          <ChosenNote
+            editor={editor}
+            chosen={chosen}
+            fields={fields}
+            inView={inViewName(view)}
+            onAnother={(everywhere) => setWanted({ at: editor.cursor(), instead: { chosen, everywhere } })}
+            onClose={() => {
+              editor.editor.commands.setTextSelection(chosen.at + 1);
+              editor.focus();
+            }}
+          />,
+          margin,
+        )}
+    </>
+  );
+}
+
+function pageOf({ head, document }: Template): TemplatePage {
+  return { subject: head.subject, document };
+}
+
+function inViewName({ starts, start }: InView): string | undefined {
+  return starts?.find(({ key }) => key === start)?.name;
+}
+
+/** The same kind of fact keeps its form; of another, only what speaks for it where it is missing. */
+function replaceField(
+  editor: TemplateEditor,
+  chosen: Chosen,
+  path: string,
+  everywhere: boolean,
+  fields: FieldDesk,
+): void {
+  const old = chosen.attrs.path as string;
+  const was = fields.tell({ path: old, steps: [] }, chosen.around)?.type;
+  const is = fields.tell({ path, steps: [] }, chosen.around)?.type;
+  const same = JSON.stringify(was) === JSON.stringify(is);
+  editor.changeFields(
+    ({ attrs, at }) => (everywhere ? attrs.path === old : at === chosen.at),
+    ({ steps }) => ({ path, steps: same ? steps : steps.filter(({ step }) => step === 'or') }),
+  );
+}
+
+function useFieldDesk(
+  key: string,
+  template: Template | undefined,
+  facts: WordsFacts,
+  context: ConstructorParameters<typeof FieldDesk>[1],
+  { facts: writing, start }: InView,
+): FieldDesk {
+  const head = template?.head;
+  // What the head says of a letter in general tells which fields there are; its words do not.
+  const { startsFrom = 'client', language, writtenTo, from } = head ?? {};
+  return useMemo(() => {
+    const plain = { name: '', group: '', startsFrom, subject: [], language, writtenTo, from };
+    const bare = JSON.parse(JSON.stringify(plain)) as Template['head'];
+    const titles = { booking: bookingWords(facts.business.booking_label).booking };
+    if (typeof writing !== 'object' || start === undefined) return new FieldDesk(bare, context, titles);
+    const desk = new WritingDesk({
+      ...writing,
+      passages: facts.passages,
+      signatures: facts.signatures,
+      templates: [{ head: bare, document: { type: 'doc', content: [] }, key, version: 0 }],
+    });
+    const situation = desk.situation({ kind: startsFrom as StartingKind, key: start }, { template: key });
+    return new FieldDesk(bare, context, titles, situation);
+  }, [key, startsFrom, language, writtenTo, from, facts, context, writing, start]);
+}
