@@ -4,6 +4,8 @@ import { newScope, type CompileContext } from '../fill/compile/newScope';
 import { sectionScope } from '../fill/describe/labels';
 import { resolvePath } from '../fill/paths/resolvePath';
 import type { Scope } from '../fill/paths/scope';
+import { compileSteps } from '../fill/steps/compileSteps';
+import { choicesOf } from '../records/catalogue/choices';
 import type { FieldType } from '../records/fieldType';
 import type { Situation } from '../records/which/situation';
 import type { TemplateHead } from '../template/template';
@@ -76,6 +78,40 @@ export class FieldDesk {
         says: this.says({ path, steps: form }, around),
       })),
     };
+  }
+
+  /** The type of a fact after its steps; undefined where there is none. */
+  typeOf({ path, steps }: Field['attrs'], around: readonly Around[]): FieldType | undefined {
+    const scope = this.scope(around);
+    const resolved = resolvePath(path, scope);
+    if (typeof resolved === 'string') return undefined;
+    const compiled = compileSteps(steps, resolved.type, scope);
+    return typeof compiled === 'string' ? undefined : compiled.type;
+  }
+
+  /** What a fact is called at a place: "invoice, due date". */
+  nameOf(path: string, around: readonly Around[]): string {
+    const found = this.find(path, around);
+    return found ? `${found.group.title.toLowerCase()}, ${found.field.label}` : path;
+  }
+
+  /** The few words that a fact is one of; undefined where it can say anything. */
+  choicesOf(path: string, around: readonly Around[]): readonly string[] | undefined {
+    const names = path.split('.');
+    const owner =
+      names.length > 1 ? resolvePath(names.slice(0, -1).join('.'), this.scope(around)) : undefined;
+    const record =
+      typeof owner === 'object' && owner.type.kind === 'record'
+        ? owner.type.record
+        : this.scope(around).frames.at(-1)?.type;
+    const kind = typeof record === 'string' ? record : record?.kind === 'record' ? record.record : undefined;
+    return kind && choicesOf(`${kind}.${names.at(-1)}`);
+  }
+
+  /** The facts of the records of a list, to be chosen among. */
+  fieldsOfList(list: Around, around: readonly Around[]): OfferedField[] {
+    const type = this.typeOf(list, around);
+    return type?.kind === 'collection' ? (this.fieldsAt([...around, list])[0]?.fields ?? []) : [];
   }
 
   /** A field among those that are offered. */

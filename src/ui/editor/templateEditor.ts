@@ -8,6 +8,7 @@ import type { Passage } from '../../core/template/template';
 import { expressible } from '../../core/template/text/expressible';
 import { changeFields, fieldsIn, setAttributes, takeOut, type FieldAt } from './templateCommands';
 import { PageHistory } from './pageHistory';
+import { depthOf, turnOtherwise, unwrap } from './structureCommands';
 import { replaceWhatDiffers } from './replaceWhatDiffers';
 import { fromEditor, kindInDocument, toEditor } from './structures';
 import { RENAMED } from './structureView';
@@ -37,6 +38,14 @@ export interface Chosen {
   hasOtherwise: boolean;
 }
 
+/** What is selected on the page. */
+export interface Selected {
+  chosen: Chosen | undefined;
+  /** words are, whose looks can be changed */
+  hasWords: boolean;
+  inTable: boolean;
+}
+
 export interface TemplateEditorOptions {
   /** what the page is called to whoever cannot see it */
   name: string;
@@ -45,8 +54,8 @@ export interface TemplateEditorOptions {
   labels: (page: TemplatePage) => Labels;
   /** after a change, by hand or by undoing */
   changed: () => void;
-  /** another thing is chosen, or none; words are selected, or none */
-  selected: (chosen: Chosen | undefined, hasWords: boolean) => void;
+  /** something else is selected */
+  selected: (selected: Selected) => void;
   /** the list of fields is asked for at the cursor */
   list: () => void;
   keep: () => void;
@@ -150,8 +159,13 @@ export class TemplateEditor {
   }
 
   /** Where a thing on the page stands in the window. */
-  placeOf(at: number): { top: number } {
-    return this.editor.view.coordsAtPos(Math.min(at, this.editor.state.doc.content.size));
+  placeOf(at: number): { top: number; bottom: number } {
+    const { view } = this.editor;
+    const element = view.nodeDOM(at);
+    if (!(element instanceof Element)) return view.coordsAtPos(Math.min(at, view.state.doc.content.size));
+    const own = element.getBoundingClientRect();
+    // Rows that depend on something have no place of their own.
+    return own.height ? own : (element.firstElementChild ?? element).getBoundingClientRect();
   }
 
   /** Changes what a thing on the page says; it stays chosen. */
@@ -163,6 +177,25 @@ export class TemplateEditor {
   /** Takes a thing out of the page. */
   takeOut(at: number): void {
     takeOut(this.editor, at);
+  }
+
+  /** Puts something in the place of a thing on the page. */
+  replace(at: number, json: object): void {
+    const { state, view, schema } = this.editor;
+    const size = state.doc.nodeAt(at)?.nodeSize ?? 0;
+    view.dispatch(state.tr.replaceWith(at, at + size, schema.nodeFromJSON(json)));
+    view.focus();
+  }
+
+  /** Says something otherwise where an only-when does not hold, or nothing any more. */
+  otherwise(at: number): void {
+    turnOtherwise(this.editor, at);
+    this.tell();
+  }
+
+  /** Lets what is in a structure stand by itself. */
+  unwrap(at: number): void {
+    unwrap(this.editor, at);
   }
 
   /** How often a fact stands on the page. */
@@ -211,16 +244,17 @@ export class TemplateEditor {
   private tell(): void {
     const { selection } = this.editor.state;
     const node = selection instanceof NodeSelection ? selection.node : undefined;
-    this.options.selected(
-      node && {
+    this.options.selected({
+      chosen: node && {
         at: selection.from,
         type: kindInDocument(node.type.name),
         attrs: node.attrs,
         around: this.around(),
         hasOtherwise: kindInDocument(node.type.name) === 'when' && node.childCount === 2,
       },
-      !node && !selection.empty,
-    );
+      hasWords: !node && !selection.empty,
+      inTable: depthOf(selection.$from, 'table') > 0,
+    });
   }
 }
 

@@ -187,7 +187,12 @@ export function TemplateDesk({
               setLine({ line: problem.line });
             }}
           >
-            {side === 'Pencil' && <div ref={setTools} className="pencil-tools" />}
+            {side === 'Pencil' && (
+              <>
+                <div id="put-in" />
+                <div ref={setTools} className="pencil-tools" role="group" aria-label="Put in" />
+              </>
+            )}
           </DeskFoot>
         )}
       </article>

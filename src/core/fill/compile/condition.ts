@@ -2,7 +2,7 @@ import { readDay } from '../../dates/civil';
 import { readAmount } from '../../money/currency';
 import { scalar, typeInWords, type FieldType } from '../../records/fieldType';
 import { didYouMean } from '../../problems/nearest';
-import type { Clause, Condition, Operand, Operator } from '../../document/step';
+import { OPERATORS, type Clause, type Condition, type Operand, type Operator } from '../../document/step';
 import { typeOfBlank } from '../blanks';
 import { resolvePath } from '../paths/resolvePath';
 import type { Scope } from '../paths/scope';
@@ -57,6 +57,14 @@ function leftSide(clause: Clause, scope: Scope): Side | string {
   const steps = compileSteps(clause.steps, path.type, scope);
   if (typeof steps === 'string') return steps;
   return { type: steps.type, read: valueOf(path, steps) };
+}
+
+/** The comparisons that a value of a type can be asked by. */
+export function operatorsOf(type: FieldType): Operator[] {
+  const right = type.kind === 'collection' ? type.of : type;
+  return OPERATORS.filter(
+    (operator) => /is (?:not )?set/.test(operator) || comparison(operator, type, right) !== undefined,
+  );
 }
 
 type Compare = (a: never, b: never, run: Run) => boolean;

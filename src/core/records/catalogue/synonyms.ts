@@ -94,7 +94,7 @@ export const SYNONYMS: Readonly<Partial<Record<RecordKind, Readonly<Record<strin
     net: 'without tax before vat',
     tax: 'vat',
     due_on: 'when deadline pay by day',
-    issued_on: 'when date sent written day',
+    issued_on: 'date sent written day',
     days_overdue: 'late how long how many days',
     days_until_due: 'how long left how many days',
     pay_link: 'how to pay online button card',

@@ -5,25 +5,34 @@ import { useLayoutEffect, useRef, type ReactNode } from 'react';
 interface Props {
   title: string;
   /** where what it is about stands in the window */
-  top: () => number;
+  place: () => { top: number; bottom: number };
   children: ReactNode;
   onClose: () => void;
 }
 
 /** The note of what is chosen on the page: at its line in the margin; on a phone it comes from below. */
-export function PencilNote({ title, top, children, onClose }: Props) {
+export function PencilNote({ title, place: placeOf, children, onClose }: Props) {
   const note = useRef<HTMLElement>(null);
   useLayoutEffect(() => {
     const place = () => {
       const margin = note.current?.parentElement;
       if (!note.current || !margin) return;
+      const { top } = placeOf();
       if (getComputedStyle(margin).position !== 'relative') note.current.style.removeProperty('top');
-      else note.current.style.top = `${Math.max(0, top() - margin.getBoundingClientRect().top - 4)}px`;
+      else note.current.style.top = `${Math.max(0, top - margin.getBoundingClientRect().top - 4)}px`;
     };
     place();
     window.addEventListener('resize', place);
     return () => window.removeEventListener('resize', place);
   });
+  // On a phone it lies over the page, which scrolls until what it is about is in sight.
+  useLayoutEffect(() => {
+    if (!note.current || getComputedStyle(note.current).position !== 'fixed') return;
+    const covered = placeOf().bottom - note.current.getBoundingClientRect().top;
+    if (covered > 0) window.scrollBy({ top: covered + 8 });
+    // Once, when it opens.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, []);
   return (
     <aside className="margin" aria-label="Margin">
       <section

@@ -4,7 +4,6 @@ import { useCallback, useEffect, useMemo, useRef, useState, type ReactNode } fro
 import { createPortal } from 'react-dom';
 import type { WordsFacts } from '../../../core/contract/templateWords';
 import { FieldDesk } from '../../../core/fields/fieldDesk';
-import type { OfferedField } from '../../../core/fields/fieldsAt';
 import { labelsOf, type Labels } from '../../../core/fill/describe/labels';
 import { readPassages } from '../../../core/fill/paths/scope';
 import { bookingWords } from '../../../core/records/bookingWords';
@@ -14,13 +13,15 @@ import { inNames } from '../../../core/template/naming';
 import type { Template } from '../../../core/template/template';
 import { printTemplate } from '../../../core/template/text/printTemplate';
 import { WritingDesk } from '../../../core/writing/writingDesk';
-import { TemplateEditor, type Chosen, type TemplatePage } from '../../editor/templateEditor';
+import { TemplateEditor, type Selected, type TemplatePage } from '../../editor/templateEditor';
 import { putTag } from '../../editor/templateCommands';
 import type { InView } from '../useInView';
 import type { ReadWords } from '../useReading';
 import { ChosenNote } from './ChosenNote';
 import { FieldList } from './FieldList';
 import { LookBar } from './LookBar';
+import type { PencilTools, WantedField } from './pencilTools';
+import { PutIn } from './PutIn';
 
 interface Props {
   templateKey: string;
@@ -44,20 +45,14 @@ interface Props {
 /** What was written is printed as text after so many milliseconds. */
 const PAUSE = 150;
 
-/** Another field is wanted: for what is chosen on the page, everywhere or there. */
-interface Wanted {
-  at: { left: number; top: number; bottom: number };
-  instead?: { chosen: Chosen; everywhere: boolean };
-}
+const NONE: Selected = { chosen: undefined, hasWords: false, inTable: false };
 
 /** A template in pencil, written as a letter is: its fields by what they are called, each put in, changed and moved as one thing. */
 export default function PencilPage(props: Props) {
   const { templateKey, reading, facts, view, active, tools, onType, onReady, children } = props;
   const [editor, setEditor] = useState<TemplateEditor>();
-  const [chosen, setChosen] = useState<Chosen>();
-  const [hasWords, setHasWords] = useState(false);
-  const [wanted, setWanted] = useState<Wanted>();
-  const [refused, setRefused] = useState<string>();
+  const [{ chosen, hasWords, inTable }, setSelected] = useState(NONE);
+  const [wanted, setWanted] = useState<WantedField>();
   const context = useMemo(
     () => ({ schema: schemaOf({ business: facts.business }), passages: readPassages(facts.passages) }),
     [facts],
@@ -102,11 +97,8 @@ export default function PencilPage(props: Props) {
         clearTimeout(timer);
         timer = setTimeout(flush, PAUSE);
       },
-      selected: (next, words) => {
-        setChosen(next);
-        setHasWords(words);
-      },
-      list: () => setWanted({ at: made.cursor() }),
+      selected: setSelected,
+      list: () => setWanted(wantedAt(made)),
       keep: () => {
         flush();
         latest.current.onKeep();
@@ -141,23 +133,13 @@ export default function PencilPage(props: Props) {
     editor?.focus();
   }, [editor]);
 
-  const choose = (field: OfferedField) => {
-    if (!editor) return;
-    const { instead } = wanted!;
-    if (instead) replaceField(editor, instead.chosen, field.path, instead.everywhere, fields);
-    else if (!putTag(editor.editor, { type: 'field', attrs: { path: field.path, steps: [] } }))
-      setRefused('A field cannot stand here.');
-    else setRefused(undefined);
-    close();
-  };
-
   if (!editor) {
     if (reading && !reading.template && !known)
       return <p className="hint">The words have mistakes: see them below, and mend them under Words.</p>;
     return children;
   }
-  const around = wanted?.instead?.chosen.around ?? editor.around();
   const margin = document.getElementById('template-margin');
+  const pencil: PencilTools = { fields, inView: inViewName(view), want: setWanted };
   return (
     <>
       <div ref={mount} />
@@ -165,28 +147,27 @@ export default function PencilPage(props: Props) {
       {active &&
         tools &&
         createPortal(
-          <>
-            <button
-              type="button"
-              className="btn btn-link"
-              title="Ctrl or Cmd + .  or {{"
-              onMouseDown={(event) => event.preventDefault()}
-              onClick={() => setWanted({ at: editor.cursor() })}
-            >
-              Smart field
-            </button>
-            {refused && <span role="status">{refused}</span>}
-          </>,
+          <PutIn
+            editor={editor}
+            facts={facts}
+            tools={pencil}
+            inTable={inTable}
+            onField={() => setWanted(wantedAt(editor))}
+          />,
           tools,
         )}
       {active &&
         wanted &&
         createPortal(
           <FieldList
-            groups={fields.fieldsAt(around)}
-            says={(field) => fields.says({ path: field.path, steps: [] }, around)}
+            groups={fields.fieldsAt(wanted.around)}
+            says={({ path }) => fields.says({ path, steps: [] }, wanted.around)}
             at={wanted.at}
-            onChoose={choose}
+            {...(wanted.fits ? { fits: wanted.fits } : {})}
+            onChoose={(field) => {
+              wanted.then(field);
+              close();
+            }}
             onClose={close}
           />,
           document.body,
@@ -198,9 +179,8 @@ export default function PencilPage(props: Props) {
           <ChosenNote
             editor={editor}
             chosen={chosen}
-            fields={fields}
-            inView={inViewName(view)}
-            onAnother={(everywhere) => setWanted({ at: editor.cursor(), instead: { chosen, everywhere } })}
+            facts={facts}
+            tools={pencil}
             onClose={() => {
               editor.editor.commands.setTextSelection(chosen.at + 1);
               editor.focus();
@@ -212,30 +192,21 @@ export default function PencilPage(props: Props) {
   );
 }
 
+/** A field is wanted where the cursor is. */
+function wantedAt(editor: TemplateEditor): WantedField {
+  return {
+    at: editor.cursor(),
+    around: editor.around(),
+    then: ({ path }) => putTag(editor.editor, { type: 'field', attrs: { path, steps: [] } }),
+  };
+}
+
 function pageOf({ head, document }: Template): TemplatePage {
   return { subject: head.subject, document };
 }
 
 function inViewName({ starts, start }: InView): string | undefined {
   return starts?.find(({ key }) => key === start)?.name;
-}
-
-/** The same kind of fact keeps its form; of another, only what speaks for it where it is missing. */
-function replaceField(
-  editor: TemplateEditor,
-  chosen: Chosen,
-  path: string,
-  everywhere: boolean,
-  fields: FieldDesk,
-): void {
-  const old = chosen.attrs.path as string;
-  const was = fields.tell({ path: old, steps: [] }, chosen.around)?.type;
-  const is = fields.tell({ path, steps: [] }, chosen.around)?.type;
-  const same = JSON.stringify(was) === JSON.stringify(is);
-  editor.changeFields(
-    ({ attrs, at }) => (everywhere ? attrs.path === old : at === chosen.at),
-    ({ steps }) => ({ path, steps: same ? steps : steps.filter(({ step }) => step === 'or') }),
-  );
 }
 
 function useFieldDesk(

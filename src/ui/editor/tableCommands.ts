@@ -1,0 +1,80 @@
+import type { Editor } from '@tiptap/core';
+import type { Node as PageNode } from '@tiptap/pm/model';
+import { TextSelection } from '@tiptap/pm/state';
+import type { Alignment } from '../../core/document/document';
+import { depthOf } from './structureCommands';
+
+/** What can be done to the table that the cursor is in. */
+export type TableAct = 'row below' | 'row out' | 'column beside' | 'column out' | 'table out';
+
+/** Changes the table that the cursor is in. Its head stays, and a last row or column is not taken out. */
+export function changeTable(editor: Editor, act: TableAct): void {
+  const { state, view, schema } = editor;
+  const { $from } = state.selection;
+  const [table, row, cell] = ['table', 'tableRow', 'tableCell'].map((name) => depthOf($from, name)) as [
+    number,
+    number,
+    number,
+  ];
+  if (!table || !row || !cell) return;
+  const { tr } = state;
+  const column = $from.index(row);
+  switch (act) {
+    case 'row below': {
+      const cells = Array.from({ length: $from.node(row).childCount }, () =>
+        schema.nodes.tableCell!.create(),
+      );
+      const at = $from.after(row);
+      tr.insert(at, schema.nodes.tableRow!.create(null, cells));
+      tr.setSelection(TextSelection.near(tr.doc.resolve(at + 2)));
+      break;
+    }
+    case 'row out': {
+      const parent = $from.node(row - 1);
+      const isHead = parent.type.name === 'table' && $from.index(row - 1) === 0;
+      const rows = parent.children.filter(({ type }) => type.name === 'tableRow').length;
+      if (isHead || (parent.type.name !== 'table' && rows === 1)) return;
+      // Beside its head a table has a row.
+      if (parent.type.name === 'table' && parent.childCount === 2) return;
+      tr.delete($from.before(row), $from.after(row));
+      break;
+    }
+    case 'table out':
+      tr.delete($from.before(table), $from.after(table));
+      tr.setSelection(TextSelection.near(tr.doc.resolve(Math.min($from.before(table), tr.doc.content.size))));
+      break;
+    default: {
+      const node = $from.node(table);
+      const align = [...(node.attrs.align as Alignment[])];
+      if (act === 'column out' && align.length < 2) return;
+      if (act === 'column out') align.splice(column, 1);
+      else align.splice(column + 1, 0, null);
+      // From the last row to the first, so that places before stay as they are.
+      for (const { at, node: one } of rowsOf(node, $from.start(table)).reverse()) {
+        const places = cellsOf(one, at);
+        const here = places[column];
+        if (!here) continue;
+        if (act === 'column out') tr.delete(here.at, here.at + here.size);
+        else tr.insert(here.at + here.size, schema.nodes.tableCell!.create());
+      }
+      tr.setNodeAttribute($from.before(table), 'align', align);
+    }
+  }
+  view.dispatch(tr.scrollIntoView());
+  view.focus();
+}
+
+function rowsOf(table: PageNode, start: number): { at: number; node: PageNode }[] {
+  const rows: { at: number; node: PageNode }[] = [];
+  table.descendants((node, at) => {
+    if (node.type.name === 'tableRow') rows.push({ at: start + at, node });
+    return node.type.name !== 'tableRow';
+  });
+  return rows;
+}
+
+function cellsOf(row: PageNode, at: number): { at: number; size: number }[] {
+  const cells: { at: number; size: number }[] = [];
+  row.forEach((cell, offset) => cells.push({ at: at + 1 + offset, size: cell.nodeSize }));
+  return cells;
+}
