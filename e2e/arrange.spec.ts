@@ -1,4 +1,5 @@
 import { expect, test, type Locator, type Page } from '@playwright/test';
+import { makeTemplate } from './makeTemplate';
 import { expectAccessible, signIn } from './signedIn';
 
 /** The same tests run at both sizes on one business: what they make has names of their own. */
@@ -9,19 +10,6 @@ const namesIn = async (group: Locator) =>
   (await group.getByRole('checkbox').evaluateAll((boxes) => boxes.map((box) => box.ariaLabel!))).map(
     (label) => label.replace('Choose ', ''),
   );
-
-async function makeTemplate(page: Page, name: string, group: string): Promise<void> {
-  const headers = { origin: process.env.BASE_URL! };
-  const groups = await page.request.post('/api/groups', { data: { name: group }, headers });
-  const key = groups.ok()
-    ? ((await groups.json()) as { key: string }).key
-    : group.toLowerCase().replaceAll(' ', '-');
-  const answer = await page.request.post('/api/templates', {
-    data: { name, startsFrom: 'client', group: key },
-    headers,
-  });
-  expect(answer.ok()).toBe(true);
-}
 
 test('a template is made by keyboard alone, in a group that is made on the way', async ({ page }) => {
   await signIn(page);

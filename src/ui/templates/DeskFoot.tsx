@@ -40,7 +40,7 @@ export function DeskFoot({
 }: Props) {
   const wrong = problems?.length ? problems : refused;
   return (
-    <div className="letter-foot">
+    <div className="letter-foot desk-foot">
       {children}
       <div id={id} aria-live="polite">
         {wrong.length > 0 ? (

@@ -132,7 +132,8 @@ export function sectionScope(node: Section<never>['attrs'], scope: Scope): Scope
   return within(scope, steps.type.kind === 'collection' ? steps.type.of : steps.type);
 }
 
-function conditionLabel({ join, clauses }: Condition, scope: Scope): string {
+/** A condition in words: “balance is over £100”. */
+export function conditionLabel({ join, clauses }: Condition, scope: Scope): string {
   return clauses.map((clause) => clauseLabel(clause, scope)).join(` ${join} `);
 }
 

@@ -23,16 +23,15 @@ const nothing = () => undefined;
 const WIDTH = 400;
 const HEIGHT = 340;
 
-/** The list of fields at the cursor: by record at first, then by what is looked for, each with what it says. */
+/** The list of fields at the cursor: by record at first, then by what is wanted for, each with what it says. */
 export function FieldList({ groups, says, at, fits, onChoose, onClose }: Props) {
   const [wanted, setWanted] = useState('');
   const [marked, setMarked] = useState(0);
-  const looked = useDeferredValue(wanted);
   const found = useMemo(
-    () => findFields(groups, looked).filter(({ field }) => fits?.(field) ?? true),
-    [groups, looked, fits],
+    () => findFields(groups, wanted).filter(({ field }) => fits?.(field) ?? true),
+    [groups, wanted, fits],
   );
-  const shown = looked.trim() ? found.slice(0, MOST) : found;
+  const shown = wanted.trim() ? found.slice(0, MOST) : found;
   // What is in sight is told at once, the rest a moment later.
   const rest = useDeferredValue(true, false);
   const list = useRef<HTMLUListElement>(null);
@@ -108,8 +107,8 @@ export function FieldList({ groups, says, at, fits, onChoose, onClose }: Props) 
             key={`${one.group.title} ${one.field.path}`}
             id={`${id}-${i}`}
             found={one}
-            heads={looked.trim() === '' && one.group !== shown[i - 1]?.group}
-            whose={looked.trim() !== ''}
+            heads={wanted.trim() === '' && one.group !== shown[i - 1]?.group}
+            whose={wanted.trim() !== ''}
             marked={i === marked}
             says={rest || i < IN_SIGHT ? says : nothing}
             onPress={() => choose(one)}

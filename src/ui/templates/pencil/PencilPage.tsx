@@ -19,6 +19,7 @@ import type { InView } from '../useInView';
 import type { ReadWords } from '../useReading';
 import { ChosenNote } from './ChosenNote';
 import { FieldList } from './FieldList';
+import { HeadForm } from './HeadForm';
 import { LookBar } from './LookBar';
 import type { PencilTools, WantedField } from './pencilTools';
 import { PutIn } from './PutIn';
@@ -58,9 +59,14 @@ export default function PencilPage(props: Props) {
     [facts],
   );
   const [known, setKnown] = useState<Template>();
-  if (reading?.template && reading.template !== known) setKnown(reading.template);
+  const [read, setRead] = useState<Template>();
+  if (reading?.template && reading.template !== read) {
+    setRead(reading.template);
+    setKnown(reading.template);
+  }
   /** what its head says, beside the subject that is on the page */
   const head = useRef<Template['head']>(undefined);
+  const printNow = useRef(() => {});
   const printed = useRef<string>(undefined);
   const latest = useRef(props);
   useEffect(() => {
@@ -72,18 +78,20 @@ export default function PencilPage(props: Props) {
 
   useEffect(() => {
     if (!reading?.template || editor) return;
-    const { template: read } = reading;
+    const { template: first } = reading;
     printed.current = reading.text;
     let timer: ReturnType<typeof setTimeout> | undefined;
-    const flush = () => {
-      if (timer === undefined) return;
+    const print = () => {
       clearTimeout(timer);
       timer = undefined;
       const { subject = [], document } = made.read();
       printed.current = printTemplate(inNames({ head: { ...head.current!, subject }, document }, facts));
       onType(printed.current);
     };
-    const made = new TemplateEditor(pageOf(read), {
+    const flush = () => {
+      if (timer !== undefined) print();
+    };
+    const made = new TemplateEditor(pageOf(first), {
       name: 'Template',
       passages: new Map(facts.passages.map((passage) => [passage.key, passage])),
       labels: ({ subject = [], document }: TemplatePage) => {
@@ -109,6 +117,7 @@ export default function PencilPage(props: Props) {
       },
     });
     setEditor(made);
+    printNow.current = print;
     onReady(flush);
   }, [reading, editor, context, facts, onType, onReady]);
 
@@ -140,8 +149,17 @@ export default function PencilPage(props: Props) {
   }
   const margin = document.getElementById('template-margin');
   const pencil: PencilTools = { fields, inView: inViewName(view), want: setWanted };
+  const changeHead = (next: Template['head']) => {
+    head.current = next;
+    setKnown((now) => now && { ...now, head: next });
+    editor.rename();
+    printNow.current();
+  };
   return (
     <>
+      {known && (
+        <HeadForm head={known.head} facts={facts} context={context} tools={pencil} onChange={changeHead} />
+      )}
       <div ref={mount} />
       {active && hasWords && createPortal(<LookBar editor={editor} />, document.body)}
       {active &&

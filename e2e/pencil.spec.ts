@@ -1,0 +1,200 @@
+import { expect, test, type Locator, type Page } from '@playwright/test';
+import { makeTemplate } from './makeTemplate';
+import { expectAccessible, signIn } from './signedIn';
+
+/** The same tests run at both sizes on one business: what they make has names of their own. */
+const own = (name: string) => `${name} ${test.info().project.name}`;
+
+const pencil = (page: Page) => page.getByRole('textbox', { name: 'Template' });
+const putIn = (page: Page, what: string) =>
+  page.getByRole('group', { name: 'Put in' }).getByRole('button', { name: what, exact: true });
+const field = (page: Page, label: string) =>
+  pencil(page).locator('[data-tag]', { hasText: new RegExp(`^${label}$`, 'i') });
+const note = (page: Page, title: string) => page.getByRole('region', { name: title, exact: true });
+
+async function findField(page: Page, wanted: string, label: string): Promise<void> {
+  const list = page.getByRole('dialog', { name: 'Smart fields' });
+  await list.getByRole('combobox', { name: 'Find a field' }).fill(wanted);
+  await list.getByRole('option', { name: label }).first().click();
+  await expect(list).toBeHidden();
+}
+
+async function open(page: Page, name: string, startsFrom: string): Promise<Locator> {
+  await signIn(page);
+  const key = await makeTemplate(page, own(name), own('Pencil'), startsFrom);
+  await page.goto(`/templates/${key}`);
+  await expect(pencil(page)).toBeVisible();
+  return pencil(page);
+}
+
+/** The template's text, as it is kept. */
+async function textOf(page: Page): Promise<string> {
+  await page.getByRole('tab', { name: 'Words' }).click();
+  return page.getByRole('textbox', { name: 'Head and words' }).inputValue();
+}
+
+test('“visit tomorrow” is written with the mouse: fields, form, fallback, only-when, listing, blank, passage', async ({
+  page,
+}) => {
+  const written = await open(page, 'Tomorrow', 'booking');
+  await written.getByText('what you want to say').click();
+  await expect(note(page, 'Gap')).toContainText('No letter goes while this stands in it.');
+  await note(page, 'Gap').getByRole('button', { name: 'A field here' }).click();
+  await findField(page, 'what for', 'Visit, service');
+
+  // Its form among ready examples, and what speaks for it.
+  await field(page, 'service').click();
+  await expect(note(page, 'Visit, service')).toContainText('What the visit is for.');
+  await note(page, 'Visit, service').getByText('with article', { exact: true }).click();
+  await note(page, 'Visit, service').getByLabel('Where it is missing, say').fill('a visit');
+  await note(page, 'Visit, service').getByLabel('Where it is missing, say').press('Enter');
+  await expect(field(page, 'service, with article, or “a visit”')).toBeVisible();
+  await expectAccessible(page);
+  await close(page);
+
+  await field(page, 'service, with article, or “a visit”').click();
+  await page.keyboard.press('ArrowRight');
+  await page.keyboard.type(' is due on ');
+  await putIn(page, 'Smart field').click();
+  await findField(page, 'when', 'Visit, start');
+  await page.keyboard.type('.');
+  await page.keyboard.press('Enter');
+  await page.keyboard.type('Please have the key ready.');
+  await putIn(page, 'Only when').click();
+  await findField(page, 'price', 'Visit, price');
+  await expect(note(page, 'Only when')).toBeVisible();
+  await note(page, 'Only when').getByLabel('Compared with').fill('100');
+  await note(page, 'Only when').getByLabel('Compared with').press('Enter');
+  await expect(written).toContainText('Only when price is over £100');
+  await note(page, 'Only when').getByRole('button', { name: 'Say something otherwise' }).click();
+  await page.keyboard.type('It is a small thing.');
+  await expect(written).toContainText('Otherwise');
+
+  await written.getByText('It is a small thing.').click();
+  await putIn(page, 'Listing').click();
+  const asked = page.getByRole('dialog', { name: 'Put in a listing' });
+  await asked.getByLabel('Which').selectOption({ label: 'Client: unpaid invoices' });
+  await expectAccessible(page);
+  await asked.getByRole('button', { name: 'Put it in' }).click();
+  await expect(written).toContainText('For each of client, unpaid invoices');
+
+  await written.getByText('Please have the key ready.').click();
+  await page.keyboard.press('End');
+  await page.keyboard.type(' It takes ');
+  await putIn(page, 'Blank').click();
+  const blank = page.getByRole('dialog', { name: 'Put in a blank' });
+  await blank.getByRole('button', { name: 'Put it in' }).click();
+  await expect(blank).toContainText('Write what is asked.');
+  await blank.getByLabel('What is asked').fill('How long');
+  await blank.getByRole('button', { name: 'Put it in' }).click();
+  await page.keyboard.type('.');
+  await putIn(page, 'Passage').click();
+  await page
+    .getByRole('dialog', { name: 'Put in a passage' })
+    .getByRole('button', { name: 'How to pay' })
+    .click();
+  await expect(written).toContainText('How to pay · passage');
+
+  await page.getByRole('button', { name: 'Keep this version' }).click();
+  await expect(page.getByText('Kept as version 2.')).toBeVisible();
+  const text = await textOf(page);
+  expect(text.slice(text.indexOf('\n---\n') + 5)).toBe(`Hello {{recipient.greeting_name}},
+
+{{booking.service | with article | or "a visit"}} is due on {{booking.starts_at}}.
+
+{{#when booking.price over 100}}
+Please have the key ready. It takes {{? How long : text}}.
+
+{{> How to pay}}
+{{otherwise}}
+It is a small thing.
+
+| Number | Due date | Balance |
+|---|---|--:|
+{{#client.unpaid_invoices}}
+| {{number}} | {{due_on}} | {{balance}} |
+{{/client.unpaid_invoices}}
+{{/when}}
+
+{{signature}}
+`);
+});
+
+test('by keyboard alone: a field by {{, changed in all its places, undone; letters keep the version before', async ({
+  page,
+}) => {
+  const written = await open(page, 'Keys alone', 'invoice');
+  await written.press('Control+End');
+  await written.press('ArrowUp');
+  await page.keyboard.press('Home');
+  await page.keyboard.press('Shift+End');
+  await page.keyboard.type('You owe {{');
+  const list = page.getByRole('dialog', { name: 'Smart fields' });
+  await expect(list.getByRole('combobox')).toBeFocused();
+  await expectAccessible(page);
+  await page.keyboard.type('owes');
+  await expect(list.getByRole('option').first()).toContainText('Invoice, balance');
+  await page.keyboard.press('Enter');
+  await expect(field(page, 'balance')).toHaveCount(1);
+  await page.keyboard.type(', I said ');
+  await page.keyboard.press('Control+.');
+  await page.keyboard.type('balance');
+  await page.keyboard.press('Enter');
+  await expect(field(page, 'balance')).toHaveCount(2);
+  await expect(page.getByRole('status').filter({ hasText: 'Letters still use version 1.' })).toBeVisible();
+
+  // Chosen by the arrows, its note is reached and used without a mouse.
+  await page.keyboard.press('Shift+ArrowLeft');
+  await field(page, 'balance').first().click();
+  await note(page, 'Invoice, balance').getByLabel('in all 2 places').focus();
+  await page.keyboard.press('Space');
+  await note(page, 'Invoice, balance').getByRole('button', { name: 'Another field' }).press('Enter');
+  await page.keyboard.type('total');
+  await page.keyboard.press('Enter');
+  await expect(field(page, 'total')).toHaveCount(2);
+  await page.keyboard.press('Control+z');
+  await expect(field(page, 'balance')).toHaveCount(2);
+  await page.keyboard.press('Control+y');
+  await expect(field(page, 'total')).toHaveCount(2);
+
+  // A key turns the page, and it is kept by one.
+  await page.keyboard.press('Control+Shift+Enter');
+  await expect(page.getByRole('tab', { name: 'Ink' })).toHaveAttribute('aria-selected', 'true');
+  await expect(page.getByRole('tabpanel', { name: 'Ink' })).toContainText('You owe £');
+  await page.getByRole('tab', { name: 'Pencil' }).click();
+  await pencil(page).press('Control+Enter');
+  await expect(page.getByText('Kept as version 2.')).toBeVisible();
+  // Nothing is typed anew by it: the page is as it was.
+  await expect(field(page, 'total')).toHaveCount(2);
+});
+
+test('a draft outlives the page, and a template’s head is changed by plain choices', async ({ page }) => {
+  const written = await open(page, 'Head', 'invoice');
+  await written.getByText('what you want to say').click();
+  await page.keyboard.type('Words that are kept. ');
+  await expect(page.getByRole('status').filter({ hasText: 'A draft' })).toBeVisible();
+  await page.reload();
+  await expect(pencil(page)).toContainText('Words that are kept.');
+
+  await page.getByText('From an invoice, to the client, by whoever writes it.').click();
+  const head = page.locator('.template-head');
+  await head.getByLabel('Comes from').selectOption('the business');
+  await head.getByRole('button', { name: 'Copy to: a field', exact: true }).click();
+  await findField(page, 'colleague mail', 'Sender, email');
+  await head.getByRole('button', { name: 'Only when something is so' }).click();
+  await findField(page, 'overdue', 'Invoice, is overdue');
+  await head.getByLabel('How it is compared').selectOption('is not so');
+  await expect(head).toContainText('with a copy, by the business. Offered only when is overdue is no.');
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Keep this version' }).click();
+  await expect(page.getByText('Kept as version 2.')).toBeVisible();
+  const text = await textOf(page);
+  expect(text).toContain("from: house\ncopy: '{{sender.email}}'\nfits when: invoice.is_overdue is no\n");
+  expect(text).toContain('Words that are kept.');
+});
+
+/** A note that is open over the page on a phone is closed. */
+async function close(page: Page): Promise<void> {
+  const button = page.locator('.note-open .close-note');
+  if (await button.isVisible()) await button.click();
+}
