@@ -30,18 +30,26 @@ export function structureView(
     const dom = document.createElement(isBranch ? branch : own);
     dom.className = isBranch ? 'branch' : className;
     const contentDOM = document.createElement(structure === 'when' ? branch : inner);
-    const label = document.createElement(isBranch ? 'span' : 'button');
+    // In a line it breaks as words do, which a button's element would not.
+    const label = document.createElement('span');
     label.className = 'structure-label';
     label.contentEditable = 'false';
     const draw = () => {
       const words = isBranch ? 'Otherwise' : openingInWords(node, structure, pencil);
       label.textContent = place === 'word' ? `${isBranch ? ` ${words.toLowerCase()}` : words}: ` : words;
     };
-    if (label instanceof HTMLButtonElement) {
-      label.type = 'button';
-      label.addEventListener('click', () => {
+    if (!isBranch) {
+      const choose = () => {
         const at = getPos();
         if (at !== undefined) editor.commands.setNodeSelection(at);
+      };
+      label.setAttribute('role', 'button');
+      label.tabIndex = 0;
+      label.addEventListener('click', choose);
+      label.addEventListener('keydown', (event) => {
+        if (event.key !== 'Enter' && event.key !== ' ') return;
+        event.preventDefault();
+        choose();
       });
     }
     draw();

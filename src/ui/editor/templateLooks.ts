@@ -10,10 +10,11 @@ import { tagLook, type Pencil } from '../document/tagLook';
 /** What a template's page is drawn with; the words of its tags are found anew while it is written. */
 export type PagePencil = { current: Pencil };
 
-/** A tag of a line as the document has it. */
+/** A tag of a line as the document has it: without what an editor has at its beginning. */
 export function tagOf(node: PageNode): Atom | PassageUse {
   const type = node.type.name === 'wordPassage' ? 'passage' : node.type.name;
-  return { type, attrs: node.attrs } as Atom | PassageUse;
+  const attrs = Object.fromEntries(Object.entries(node.attrs).filter(([, value]) => value !== null));
+  return { type, attrs } as Atom | PassageUse;
 }
 
 /** A tag in a line: one thing, drawn by what it is called, copied as its text form. */
