@@ -1,5 +1,6 @@
 import { Editor, Extension } from '@tiptap/core';
 import { closeHistory } from '@tiptap/pm/history';
+import { NodeSelection, type Selection } from '@tiptap/pm/state';
 import { readCopy } from '../../core/document/readDocument';
 import type { Letter } from '../../core/writing/letter';
 import { Hole } from './hole';
@@ -14,13 +15,15 @@ export interface EditorEvents extends HoleOptions {
   /** after a change, by hand or by undoing; the document is read from the page when it is asked for */
   changed: () => void;
   send: () => void;
+  /** words are selected, whose looks can be changed, or none */
+  selected: (hasWords: boolean) => void;
 }
 
 /** The page as an editor. The letter it shows is a fair copy; it knows nothing of records and templates. */
 export class LetterEditor {
-  private readonly editor: Editor;
+  readonly editor: Editor;
 
-  constructor(letter: Letter, { changed, send, ...holes }: EditorEvents) {
+  constructor(letter: Letter, { changed, send, selected, ...holes }: EditorEvents) {
     this.editor = new Editor({
       element: document.createElement('div'),
       injectCSS: false,
@@ -51,6 +54,8 @@ export class LetterEditor {
         },
       },
       onUpdate: changed,
+      onSelectionUpdate: ({ editor }) =>
+        selected(!editor.state.selection.empty && !isThing(editor.state.selection)),
     });
   }
 
@@ -96,6 +101,11 @@ export class LetterEditor {
   destroy(): void {
     this.editor.destroy();
   }
+}
+
+/** Whether one thing is chosen, not words. */
+function isThing(selection: Selection): boolean {
+  return selection instanceof NodeSelection;
 }
 
 function contentOf({ document, choices }: Letter) {

@@ -6,9 +6,11 @@ import { goToSearch } from './SearchField';
 const KEYS = [
   ['/', 'Search the list in view'],
   ['Arrows, Enter', 'Go through a list, open an entry'],
-  ['Ctrl or Cmd + Enter', 'Send the letter'],
+  ['Ctrl or Cmd + Enter', 'Send the letter; keep the template'],
   ['Ctrl or Cmd + Z', 'Undo on the page, chosen records included'],
-  ['Ctrl or Cmd + B, I', 'Bold, italic'],
+  ['Ctrl or Cmd + B, I, U', 'Bold, italic, underlined'],
+  ['{{, or Ctrl or Cmd + .', 'Put a smart field into a template'],
+  ['Ctrl or Cmd + Shift + Enter', 'Turn a template from pencil to ink'],
   ['Shift + Enter', 'A new line in the same paragraph'],
   ['Esc', 'Close the open note'],
   ['?', 'This sheet'],

@@ -1,10 +1,26 @@
 'use client';
 
-import { useCallback, useEffect, useRef, useState, useSyncExternalStore, type RefObject } from 'react';
+import {
+  lazy,
+  Suspense,
+  useCallback,
+  useEffect,
+  useRef,
+  useState,
+  useSyncExternalStore,
+  type RefObject,
+} from 'react';
+import { createPortal } from 'react-dom';
 import type { LetterEditor } from '../editor/letterEditor';
 import { CopyBlocks } from '../document/CopyBlocks';
 import { afterPaint } from '../shell/afterPaint';
 import type { LetterStore, LetterView } from './letterStore';
+
+/** The bar of looks comes when words are first selected. */
+const LookBar = lazy(() => import('../editor/LookBar'));
+
+/** An address as a letter's link has it. */
+const asItIs = (address: string) => address;
 
 interface Props {
   store: LetterStore;
@@ -23,6 +39,7 @@ interface Props {
  */
 export function LetterPage({ store, view, chosen, onChoose, onSend, page, closed }: Props) {
   const [editor, setEditor] = useState<LetterEditor>();
+  const [hasWords, setHasWords] = useState(false);
   const callbacks = useRef({ onChoose, onSend });
   useEffect(() => {
     callbacks.current = { onChoose, onSend };
@@ -45,6 +62,7 @@ export function LetterPage({ store, view, chosen, onChoose, onSend, page, closed
         answer: (name, typed) => store.answer(name, typed),
         answered: () => nextQuestion(made!.element),
         blankType: (name) => store.blankType(name),
+        selected: setHasWords,
       });
       detach = store.attach({ read: () => made!.read(), show: (letter) => made!.show(letter) });
       setEditor(made);
@@ -75,7 +93,14 @@ export function LetterPage({ store, view, chosen, onChoose, onSend, page, closed
   return (
     <div ref={page} className="letter-holder">
       {editor ? (
-        <div key="editor" ref={mount} />
+        <>
+          <div key="editor" ref={mount} />
+          {hasWords && (
+            <Suspense>
+              {createPortal(<LookBar editor={editor.editor} link={asItIs} />, document.body)}
+            </Suspense>
+          )}
+        </>
       ) : (
         <div key="read" className="letter-body copy" data-ready={closed ? 'closed' : 'reading'}>
           <CopyBlocks nodes={store.document()?.content ?? []} onChoose={onChoose} />

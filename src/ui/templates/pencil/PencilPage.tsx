@@ -2,6 +2,7 @@
 
 import { useCallback, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { createPortal } from 'react-dom';
+import type { Line } from '../../../core/document/templateDocument';
 import type { WordsFacts } from '../../../core/contract/templateWords';
 import { FieldDesk } from '../../../core/fields/fieldDesk';
 import { labelsOf, type Labels } from '../../../core/fill/describe/labels';
@@ -14,13 +15,13 @@ import type { Template } from '../../../core/template/template';
 import { printTemplate } from '../../../core/template/text/printTemplate';
 import { WritingDesk } from '../../../core/writing/writingDesk';
 import { TemplateEditor, type Selected, type TemplatePage } from '../../editor/templateEditor';
+import LookBar from '../../editor/LookBar';
 import { putTag } from '../../editor/templateCommands';
 import type { InView } from '../useInView';
 import type { ReadWords } from '../useReading';
 import { ChosenNote } from './ChosenNote';
 import { FieldList } from './FieldList';
 import { HeadForm } from './HeadForm';
-import { LookBar } from './LookBar';
 import type { PencilTools, WantedField } from './pencilTools';
 import { PutIn } from './PutIn';
 
@@ -161,7 +162,7 @@ export default function PencilPage(props: Props) {
         <HeadForm head={known.head} facts={facts} context={context} tools={pencil} onChange={changeHead} />
       )}
       <div ref={mount} />
-      {active && hasWords && createPortal(<LookBar editor={editor} />, document.body)}
+      {active && hasWords && createPortal(<LookBar editor={editor.editor} link={lineOf} />, document.body)}
       {active &&
         tools &&
         createPortal(
@@ -208,6 +209,11 @@ export default function PencilPage(props: Props) {
         )}
     </>
   );
+}
+
+/** An address as a template's link has it. */
+function lineOf(address: string): Line {
+  return [{ type: 'text', text: address }];
 }
 
 /** A field is wanted where the cursor is. */
