@@ -1,4 +1,4 @@
-import { eachPart } from '../document/eachPart';
+import { eachPart, type Part } from '../document/eachPart';
 import type { Template, TemplateHead } from './template';
 
 /** What a template can be found by: its name, its note, its subject and its words where they are there; fields by their paths. */
@@ -9,8 +9,13 @@ export function wordsOfTemplate({
   head: TemplateHead;
   document?: Template['document'];
 }): string {
-  const words = [head.name, head.note ?? ''];
-  for (const { part } of eachPart([...head.subject, ...(document?.content ?? [])])) {
+  return [head.name, head.note ?? '', wordsIn([...head.subject, ...(document?.content ?? [])])].join(' ');
+}
+
+/** The words of some parts; fields by their paths. */
+export function wordsIn(parts: readonly Part[]): string {
+  const words: string[] = [];
+  for (const { part } of eachPart(parts)) {
     if (part.type === 'text') words.push(part.text);
     else if (part.type === 'field') words.push(part.attrs.path.replace(/[._]/g, ' '));
     else if (part.type === 'blank') words.push(part.attrs.name);

@@ -118,7 +118,6 @@ export function TemplateDesk({
           <div hidden={side !== 'Pencil'}>
             <Suspense fallback={pencil}>
               <PencilPage
-                templateKey={templateKey}
                 reading={reading}
                 facts={facts}
                 view={view}

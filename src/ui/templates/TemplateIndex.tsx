@@ -68,6 +68,13 @@ export function TemplateIndex({ owner, groups }: Props) {
           Arrange
         </Link>
         <Link
+          href="/templates/passages"
+          prefetch={false}
+          aria-current={here === '/templates/passages' ? 'page' : undefined}
+        >
+          Passages
+        </Link>
+        <Link
           href="/templates/trash"
           prefetch={false}
           aria-current={here === '/templates/trash' ? 'page' : undefined}

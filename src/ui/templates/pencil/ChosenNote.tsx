@@ -1,5 +1,6 @@
 'use client';
 
+import Link from 'next/link';
 import Form from 'react-bootstrap/Form';
 import type { Step } from '../../../core/document/step';
 import type { Blank, Line } from '../../../core/document/templateDocument';
@@ -107,7 +108,14 @@ function noteOf({ editor, chosen, facts, tools }: Props) {
       const passage = facts.passages.find(({ key }) => key === attrs.passage);
       return {
         title: passage?.name ?? (attrs.passage as string),
-        body: <p className="note-reason">A passage: its words are the same in every template that has it.</p>,
+        body: (
+          <>
+            <p className="note-reason">A passage: its words are the same in every template that has it.</p>
+            {passage && (
+              <Link href={`/templates/passages/${encodeURIComponent(passage.key)}`}>Change its words</Link>
+            )}
+          </>
+        ),
       };
     }
     case 'signature':
