@@ -198,3 +198,77 @@ async function close(page: Page): Promise<void> {
   const button = page.locator('.note-open .close-note');
   if (await button.isVisible()) await button.click();
 }
+
+test('a passage is made and written, and changed in the template that has it', async ({ page }) => {
+  const written = await open(page, 'Has a passage', 'client');
+  await page.goto('/templates/passages');
+  await page.getByRole('textbox', { name: 'A new passage' }).fill(own('Where to park'));
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Make it' }).click();
+  const passage = page.getByRole('textbox', { name: 'Passage' });
+  await passage.getByText('what it says').click();
+  await page.keyboard.type('Park behind the house, ');
+  await putIn(page, 'Smart field').click();
+  await findField(page, 'greeting', 'Recipient, greeting name');
+  await page.keyboard.type('.');
+  await expect(page.getByRole('status').filter({ hasText: 'A draft' })).toBeVisible();
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Keep this passage' }).click();
+  await expect(page.getByText('Kept. It stands in no template yet.')).toBeVisible();
+
+  await page.goto(`/templates/${own('has a passage').replaceAll(' ', '-')}`);
+  await written.getByText('what you want to say').click();
+  await page.keyboard.press('ArrowRight');
+  await putIn(page, 'Passage').click();
+  await page
+    .getByRole('dialog', { name: 'Put in a passage' })
+    .getByRole('button', { name: own('Where to park') })
+    .click();
+  await expect(written).toContainText('Park behind the house');
+  await page.getByRole('button', { name: 'Keep this version' }).click();
+  await expect(page.getByText('Kept as version 2.')).toBeVisible();
+  await written.locator('.passage').click();
+  await note(page, own('Where to park')).getByRole('link', { name: 'Change its words' }).click();
+  await expect(
+    page.getByText('It stands in').getByRole('link', { name: own('Has a passage') }),
+  ).toBeVisible();
+  await page.getByRole('textbox', { name: 'Passage' }).getByText('Park behind').click();
+  await page.keyboard.press('Home');
+  await page.keyboard.type('Please: ');
+  await page.getByRole('button', { name: 'Keep this passage' }).click();
+  await expect(page.getByText('Kept. It is changed in one template.')).toBeVisible();
+  await page
+    .getByText('It stands in')
+    .getByRole('link', { name: own('Has a passage') })
+    .click();
+  await expect(written).toContainText('Please: Park behind the house');
+});
+
+test('looks are given to selected words and their paragraphs', async ({ page }) => {
+  const written = await open(page, 'Looks', 'client');
+  await written.getByText('what you want to say').click();
+  await page.keyboard.type('A plain line');
+  await page.keyboard.press('Shift+Home');
+  const bar = page.getByRole('region', { name: 'Looks' });
+  await expectAccessible(page);
+  for (const look of ['Bold', 'Ink: madder', 'Middle'])
+    await bar.getByRole('button', { name: look, exact: true }).click();
+  await expect(bar.getByRole('button', { name: 'Bold' })).toHaveAttribute('aria-pressed', 'true');
+  await bar.getByRole('button', { name: 'Link' }).click();
+  await bar.getByRole('textbox', { name: 'Where it leads' }).fill('java script:x');
+  await bar.getByRole('button', { name: 'Set' }).click();
+  await expect(bar).toContainText('Write an address of the web or of mail.');
+  await bar.getByRole('textbox', { name: 'Where it leads' }).fill('www.larkfield.example');
+  await bar.getByRole('button', { name: 'Set' }).click();
+  await page.keyboard.press('Control+u');
+  await page.keyboard.press('End');
+  await page.keyboard.press('Enter');
+  await page.keyboard.type('Second');
+  await page.keyboard.press('Shift+Home');
+  await bar.getByRole('button', { name: 'Bullets' }).click();
+  await page.keyboard.press('End');
+  const text = await textOf(page);
+  expect(text).toContain('::: {.center}');
+  expect(text).toContain('[[**A plain line**]{.underline .madder}](https://www.larkfield.example)');
+  expect(text).toContain('- [**Second**]{.underline .madder}');
+});

@@ -19,6 +19,8 @@ interface Look {
   className?: string;
 }
 
+const WIDTH = 480;
+const HEIGHT = 76;
 const INKS = ['madder', 'ochre', 'moss', 'verdigris', 'iris', 'slate'] as const;
 
 /** How the selected words and their paragraphs look: a small bar above them; on a phone it stands above the keyboard. */
@@ -40,13 +42,13 @@ export default function LookBar({ editor, link }: Props) {
   if (state.selection.empty || state.selection.$from.parent.type.name === 'subject') return null;
   const from = view.coordsAtPos(state.selection.from);
   return (
-    <div
+    <section
       className="look-bar"
-      role="toolbar"
-      aria-label="Looks of the selected words"
+      aria-label="Looks"
       style={{
-        left: Math.max(8, Math.min(from.left, window.innerWidth - 640)),
-        top: Math.max(8, from.top - 46),
+        left: Math.max(8, Math.min(from.left, window.innerWidth - WIDTH - 8)),
+        // It stands on the line above; the sheet draws it up by its own height.
+        top: Math.max(HEIGHT, from.top - 6),
         // Above the keyboard of a phone; the sheet says where that counts.
         ['--keyboard' as string]: `${keyboardHeight()}px`,
       }}
@@ -57,7 +59,7 @@ export default function LookBar({ editor, link }: Props) {
       {linking ? (
         <LinkForm editor={editor} link={link} onDone={() => setLinking(false)} />
       ) : (
-        <>
+        <div className="look-row" role="toolbar" aria-label="Looks of the selected words">
           {looksOf(editor).map(({ words, keys, pressed, press, className }) => (
             <button
               key={words}
@@ -81,9 +83,9 @@ export default function LookBar({ editor, link }: Props) {
           >
             Link
           </button>
-        </>
+        </div>
       )}
-    </div>
+    </section>
   );
 }
 
@@ -146,9 +148,10 @@ function LinkForm({ editor, link, onDone }: Props & { onDone: () => void }) {
     const address =
       safeAddress(typed) ?? safeAddress(typed.includes('@') ? `mailto:${typed}` : `https://${typed}`);
     if (!typed || !address) return setWrong(true);
+    // At once, not a frame later: keys that follow are the page's.
+    editor.view.focus();
     editor
       .chain()
-      .focus()
       .setMark('link', { address: link(address) })
       .run();
     onDone();
