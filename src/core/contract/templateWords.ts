@@ -13,6 +13,23 @@ export const WORDS_TO_KEEP = object({
 }).noUnknown();
 export type WordsToKeep = InferType<typeof WORDS_TO_KEEP>;
 
+/** What is being written of a template's next version, or null where it is thrown away: given to `/api/templates/<key>/draft`. */
+export const DRAFT_TO_KEEP = object({
+  /** the version it was begun from */
+  version: VERSION,
+  text: string()
+    .nullable()
+    .defined()
+    .max(LONGEST_WORDS, `These words are longer than ${LONGEST_WORDS} characters.`),
+}).noUnknown();
+export type DraftToKeep = InferType<typeof DRAFT_TO_KEEP>;
+
+/** The drafts of a template: a member's own, with when it was kept in milliseconds, and who else has one. */
+export interface DraftsOfTemplate {
+  own?: { version: number; text: string; at: number };
+  others: { by: string; when: string }[];
+}
+
 /** What came of it: the version's number, what is wrong with the words, or who kept another one meanwhile. */
 export type KeepAnswer<Moment = string> =
   | { result: 'kept'; version: number }

@@ -18,6 +18,8 @@ export interface WritingAnswer {
   /** whose drafts and templates are kept apart on a device */
   business: string;
   letters: PastLetter[];
+  /** templates of which somebody is writing the next version; letters use the one before */
+  reworded: { key: string; by: string; own: boolean }[];
   /** how the telephone numbers in the records are written in their countries */
   phones: MetadataJson;
   /** which list of templates belongs to it; a device that has this one is not given it again */

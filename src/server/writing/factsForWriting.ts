@@ -6,6 +6,7 @@ import { WritingDesk } from '../../core/writing/writingDesk';
 import { pastLetters } from '../../data/repositories/pastLetters';
 import { recordsOfBusiness } from '../../data/repositories/recordsOfBusiness';
 import { scopeFrom, startingRecord } from '../../data/repositories/startingRecords';
+import { templatesInDraft } from '../../data/repositories/templates/templateDrafts';
 import { editionOfTemplates, templatesByKey } from '../../data/repositories/templates/templatesOfBusiness';
 import { now } from '../clock';
 import { connection } from '../connection';
@@ -36,10 +37,11 @@ export const factsForWriting = forMember(
     const record = await startingRecord(database, business_id, start);
     if (!record) return undefined;
     const scope = scopeFrom(start, record);
-    const [records, letters, edition] = await Promise.all([
+    const [records, letters, edition, reworded] = await Promise.all([
       recordsOfBusiness(database, business_id, scope),
       pastLetters(database, business_id, id, scope),
       editionOfTemplates(database, business_id, id),
+      templatesInDraft(database, { business_id, member_id: id }),
     ]);
     const facts = {
       records: records!,
@@ -47,6 +49,7 @@ export const factsForWriting = forMember(
       member: key,
       business: business_id,
       letters,
+      reworded,
       phones: countriesOf(records!),
       edition,
     };

@@ -10,6 +10,8 @@ interface Props {
   /** the version that letters are written from */
   version: number;
   changed: boolean;
+  /** whether the server has what was written last */
+  isAtServer: boolean;
   /** what is wrong with the words as they stand; undefined: they are not read yet */
   problems: readonly Problem[] | undefined;
   /** whether it is said that nothing is */
@@ -29,6 +31,7 @@ export function DeskFoot({
   id,
   version,
   changed,
+  isAtServer,
   problems,
   saysSo,
   keeping: { trouble, overtaken, kept, busy, problems: refused },
@@ -81,7 +84,8 @@ export function DeskFoot({
           {kept ? (
             <span className="in-order">{kept}</span>
           ) : (
-            changed && `A draft, kept on this device. Letters still use version ${version}.`
+            changed &&
+            `A draft, kept ${isAtServer ? 'for you' : 'on this device'}. Letters still use version ${version}.`
           )}
         </p>
       </div>

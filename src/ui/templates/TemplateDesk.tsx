@@ -1,6 +1,6 @@
 'use client';
 
-import type { WordsFacts } from '../../core/contract/templateWords';
+import type { DraftsOfTemplate, WordsFacts } from '../../core/contract/templateWords';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { lazy, Suspense, useCallback, useEffect, useId, useRef, useState, type ReactNode } from 'react';
@@ -11,6 +11,7 @@ import { DeskFoot } from './DeskFoot';
 import { useInView } from './useInView';
 import { useKeeping } from './useKeeping';
 import { useReading } from './useReading';
+import { useServerDraft } from './useServerDraft';
 import { useTypedWords, type TypedWords } from './useTypedWords';
 import { VersionsSide } from './VersionsSide';
 import { WordsSide } from './WordsSide';
@@ -27,6 +28,7 @@ interface Props {
   /** its text form */
   text: string;
   facts: WordsFacts;
+  drafts: DraftsOfTemplate;
   /** the letter in pencil */
   pencil: ReactNode;
 }
@@ -48,11 +50,13 @@ export function TemplateDesk({
   problems,
   text,
   facts,
+  drafts,
   pencil,
 }: Props) {
   const [side, setSide] = useState<Side>('Pencil');
   // What was typed stays while the others are looked at; a version kept by somebody else is told when this one is.
-  const [typed, setTyped] = useTypedWords(owner, templateKey);
+  const [typed, setTyped] = useTypedWords(owner, templateKey, drafts.own);
+  const isAtServer = useServerDraft(templateKey, typed, drafts.own?.text);
   /** what was kept here, until the server's answer shows it, too */
   const [keptHere, setKeptHere] = useState<TypedWords>();
   /** what was typed on a version that somebody has kept another one after */
@@ -104,6 +108,11 @@ export function TemplateDesk({
           </Link>
           <h1 id="template-name">{name}</h1>
           {note && <p>{note}</p>}
+          {drafts.others.map(({ by, when }) => (
+            <p key={by}>
+              {by} is rewording it, the last time {when}. Letters use version {standing.version} meanwhile.
+            </p>
+          ))}
           <TemplateActs templateKey={templateKey} name={name} />
           <Sides id={id} side={side} onTurn={turnTo} />
         </div>
@@ -166,6 +175,7 @@ export function TemplateDesk({
             id={`${id}-problems`}
             version={standing.version}
             changed={changed}
+            isAtServer={isAtServer}
             problems={isRead ? reading.problems : undefined}
             saysSo={side === 'Words'}
             keeping={keeping}

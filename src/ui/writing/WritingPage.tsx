@@ -246,6 +246,7 @@ function Desk({ writing, start, template, onRefresh }: DeskProps) {
                 back={{ name, href: recordPath(start) }}
                 closed={sending.state === 'kept'}
               />
+              <Reworded writing={writing} template={view.choices.template} />
               <LetterPage
                 store={store}
                 view={view}
@@ -290,6 +291,18 @@ function Desk({ writing, start, template, onRefresh }: DeskProps) {
         )}
       </div>
     </>
+  );
+}
+
+/** That somebody is writing the template's next version, and that this letter has nothing of it. */
+function Reworded({ writing: { reworded, store }, template }: { writing: Writing; template: string }) {
+  const one = reworded.find(({ key }) => key === template);
+  if (!one) return null;
+  return (
+    <p className="hint">
+      {one.own ? 'You are' : `${one.by} is`} rewording “{store.desk.template(template)?.head.name}”. This
+      letter uses the version before.
+    </p>
   );
 }
 

@@ -13,6 +13,8 @@ import { LetterStore } from './letterStore';
 
 export interface Writing {
   letters: PastLetter[];
+  /** templates of which somebody is writing the next version */
+  reworded: WritingAnswer['reworded'];
   groups: ListedGroup[];
   store: LetterStore;
   draft: Draft;
@@ -77,14 +79,23 @@ export function useWriting(
       const key = draftKey(`${facts.business} ${facts.member}`, begun);
       const { draft: opened, others } = again ? { draft: again(), others: [] } : await openDraft(key, wanted);
       const desk = new WritingDesk({ ...facts, ...list });
-      const { letters } = facts;
+      const { letters, reworded } = facts;
       const needed = opened.letter?.choices.template ?? beginsWith(desk, begun, letters, wanted);
       if (needed !== undefined && !(await bringWords(desk, [needed], isStale))) return fail('offline');
       if (isStale()) return true;
       const draft = again?.() ?? opened;
       const store = new LetterStore(desk, begun);
       if (draft.letter && draft.base) store.resume(draft.letter, draft.base);
-      setWriting({ state: 'ready', letters, groups: list.groups, store, draft, draftKey: key, others });
+      setWriting({
+        state: 'ready',
+        letters,
+        reworded,
+        groups: list.groups,
+        store,
+        draft,
+        draftKey: key,
+        others,
+      });
       return true;
     },
     [from],

@@ -5,6 +5,7 @@ import { templateInPencil } from '../../../server/templates/templateInPencil';
 import { printTemplate } from '../../../core/template/text/printTemplate';
 import { inNames } from '../../../core/template/naming';
 import { wordsFacts } from '../../../server/templates/wordsContext';
+import { draftsOf } from '../../../server/templates/templateDrafts';
 import { TemplateDesk } from '../../../ui/templates/TemplateDesk';
 import { PencilLetter } from '../../../ui/document/PencilLetter';
 import { requireMember } from '../../session';
@@ -22,7 +23,7 @@ export default async function TemplatePage({ params }: Props) {
   if (!template) notFound();
   const { head, version, problems } = template;
   const member = await requireMember();
-  const facts = await wordsFacts(member);
+  const [facts, drafts] = await Promise.all([wordsFacts(member), draftsOf(member, template.key)]);
   return (
     <TemplateDesk
       key={template.key}
@@ -35,6 +36,7 @@ export default async function TemplatePage({ params }: Props) {
       problems={problems}
       text={printTemplate(inNames(template, facts))}
       facts={facts}
+      drafts={drafts}
       pencil={<PencilLetter template={template} />}
     />
   );

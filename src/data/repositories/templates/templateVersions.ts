@@ -74,6 +74,10 @@ export async function keepVersion(
         },
       },
     );
+    await sequelize.query(
+      'delete from template_draft where business_id = $business_id and template_id = $id and member_id = $member_id',
+      { bind: { business_id, id, member_id } },
+    );
     return { result: 'kept', version: next };
   });
 }
