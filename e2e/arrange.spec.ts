@@ -44,28 +44,33 @@ test('a template is made by keyboard alone, in a group that is made on the way',
 test('templates are moved by dragging, by keyboard and several at once, and moved back', async ({ page }) => {
   await signIn(page);
   const [from, to] = [own('Left'), own('Right')];
-  for (const name of ['One', 'Two', 'Three']) await makeTemplate(page, own(name), from);
+  // The two groups one after the other, so that they stand beside each other.
+  await makeTemplate(page, own('One'), from);
   await makeTemplate(page, own('Four'), to);
+  for (const name of ['Two', 'Three']) await makeTemplate(page, own(name), from);
   await page.goto('/templates/arrange');
   const [left, right] = [contents(page, from), contents(page, to)];
   await expect.poll(() => namesIn(left)).toEqual([own('One'), own('Two'), own('Three')]);
   await expectAccessible(page);
 
-  // By keyboard: down by one, and over into the next group.
+  // By keyboard: down by one, and over into the next group and back. Each step is waited for, as one who listens to it would.
+  const told = (words: string) => expect(page.getByRole('status').filter({ hasText: words })).toBeVisible();
   await left.getByRole('button', { name: `Move ${own('One')}` }).focus();
   await page.keyboard.press('Space');
+  await told(`${own('One')} is picked up.`);
   await page.keyboard.press('ArrowDown');
   await expect.poll(() => namesIn(left)).toEqual([own('Two'), own('One'), own('Three')]);
   await page.keyboard.press('Space');
-  await expect(
-    page.getByRole('status').filter({ hasText: `${own('One')}: moved to ${from}.` }),
-  ).toBeVisible();
+  await told(`${own('One')}: moved to ${from}.`);
   await page.reload();
   await expect.poll(() => namesIn(left)).toEqual([own('Two'), own('One'), own('Three')]);
   await left.getByRole('button', { name: `Move ${own('Three')}` }).focus();
   await page.keyboard.press('Space');
+  await told(`${own('Three')} is picked up.`);
   await page.keyboard.press('ArrowDown');
+  await expect.poll(() => namesIn(left)).toEqual([own('Two'), own('One')]);
   await page.keyboard.press('Escape');
+  await told(`${own('Three')} is back where it was.`);
   await expect.poll(() => namesIn(left)).toEqual([own('Two'), own('One'), own('Three')]);
 
   // By dragging, the chosen ones along.
@@ -181,7 +186,11 @@ async function dragTo(
   target: Locator,
   seen: () => Promise<boolean>,
 ): Promise<void> {
-  await handle.scrollIntoViewIfNeeded();
+  // Both in sight, where that can be: at the window's edge it would scroll on.
+  const [first, last] = [(await handle.boundingBox())!, (await target.boundingBox())!];
+  const middle = page.viewportSize()!.height / 2;
+  await page.mouse.wheel(0, (first.y + last.y) / 2 - middle);
+  await page.waitForTimeout(300);
   const from = (await handle.boundingBox())!;
   const x = from.x + from.width / 2;
   await page.mouse.move(x, from.y + from.height / 2);

@@ -157,6 +157,12 @@ test('by keyboard alone: a field by {{, changed in all its places, undone; lette
   await page.keyboard.press('Control+y');
   await expect(field(page, 'total')).toHaveCount(2);
 
+  // What is typed while a field is chosen does not take its place.
+  await field(page, 'total').last().click();
+  await page.keyboard.type(' of it');
+  await expect(field(page, 'total')).toHaveCount(2);
+  await expect(written).toContainText('total of it');
+
   // A key turns the page, and it is kept by one.
   await page.keyboard.press('Control+Shift+Enter');
   await expect(page.getByRole('tab', { name: 'Ink' })).toHaveAttribute('aria-selected', 'true');
@@ -232,7 +238,8 @@ test('a passage is made and written, and changed in the template that has it', a
   await expect(
     page.getByText('It stands in').getByRole('link', { name: own('Has a passage') }),
   ).toBeVisible();
-  await page.getByRole('textbox', { name: 'Passage' }).getByText('Park behind').click();
+  const [park] = await page.getByRole('textbox', { name: 'Passage' }).locator('p').all();
+  await park!.click({ position: { x: 30, y: 12 } });
   await page.keyboard.press('Home');
   await page.keyboard.type('Please: ');
   await page.getByRole('button', { name: 'Keep this passage' }).click();
@@ -262,6 +269,7 @@ test('looks are given to selected words and their paragraphs', async ({ page }) 
   await bar.getByRole('button', { name: 'Set' }).click();
   await page.keyboard.press('Control+u');
   await page.keyboard.press('End');
+  await expect(bar).toBeHidden();
   await page.keyboard.press('Enter');
   await page.keyboard.type('Second');
   await page.keyboard.press('Shift+Home');

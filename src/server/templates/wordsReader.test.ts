@@ -15,7 +15,7 @@ it('ends a thread that takes too long, and reads the next with another', async (
        parentPort.postMessage({ problems: [], read: text });
      });`,
   );
-  const reader = new WordsReader(file, 300);
+  const reader = new WordsReader(file, 2_500);
   const ask = (text: string) => reader.read({ text, facts: {} as never });
   const all = await Promise.allSettled([ask('one'), ask('slow'), ask('two'), ask('broken'), ask('three')]);
   expect(

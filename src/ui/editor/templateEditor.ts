@@ -1,7 +1,7 @@
 import { Editor, Extension } from '@tiptap/core';
 import { closeHistory } from '@tiptap/pm/history';
 import type { Node as PageNode } from '@tiptap/pm/model';
-import { NodeSelection } from '@tiptap/pm/state';
+import { NodeSelection, TextSelection, type Selection, type Transaction } from '@tiptap/pm/state';
 import type { Line, Section, TemplateDocument } from '../../core/document/templateDocument';
 import type { Labels } from '../../core/fill/describe/labels';
 import type { Passage } from '../../core/template/template';
@@ -102,6 +102,14 @@ export class TemplateEditor {
           spellcheck: 'true',
         },
         handleTextInput: (view, from, to, text) => {
+          if (isKept(view.state.selection)) {
+            // What is typed while a thing is chosen does not take its place: it stands behind it, where it can.
+            const behind = view.state.selection.to;
+            const { parent } = view.state.doc.resolve(behind);
+            if (parent.inlineContent)
+              view.dispatch(typed(view.state.tr.insertText(text, behind), behind + text.length));
+            return true;
+          }
           if (text !== '{' || from !== to || view.state.doc.textBetween(Math.max(0, from - 1), from) !== '{')
             return false;
           view.dispatch(view.state.tr.delete(from - 1, from));
@@ -263,6 +271,15 @@ function contentOf({ subject, document }: TemplatePage) {
   const blocks = document.content.length ? document.content : [{ type: 'paragraph' as const, content: [] }];
   const content = subject ? [{ type: 'subject', content: subject }, ...blocks] : blocks;
   return toEditor({ type: 'doc', content } as never);
+}
+
+/** Whether a thing is chosen that only a key for it takes out; a gap is there to be written over. */
+function isKept(selection: Selection): boolean {
+  return selection instanceof NodeSelection && !['gap', 'unfinished'].includes(selection.node.type.name);
+}
+
+function typed(transaction: Transaction, at: number): Transaction {
+  return transaction.setSelection(TextSelection.create(transaction.doc, at)).scrollIntoView();
 }
 
 /** Whether a step puts in anything but words. */

@@ -127,6 +127,7 @@ export function TemplateDesk({
           <div hidden={side !== 'Pencil'}>
             <Suspense fallback={pencil}>
               <PencilPage
+                text={words.text}
                 reading={reading}
                 facts={facts}
                 view={view}

@@ -75,6 +75,13 @@ export function TemplateIndex({ owner, groups }: Props) {
           Passages
         </Link>
         <Link
+          href="/templates/acts"
+          prefetch={false}
+          aria-current={here === '/templates/acts' ? 'page' : undefined}
+        >
+          Acts
+        </Link>
+        <Link
           href="/templates/trash"
           prefetch={false}
           aria-current={here === '/templates/trash' ? 'page' : undefined}

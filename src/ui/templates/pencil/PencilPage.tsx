@@ -14,6 +14,8 @@ import { HeadForm } from './HeadForm';
 import { PencilSheet } from './PencilSheet';
 
 interface Props {
+  /** its words as they stand */
+  text: string;
   reading: ReadWords | undefined;
   facts: WordsFacts;
   view: InView;
@@ -31,7 +33,7 @@ interface Props {
 }
 
 /** A template in pencil: its head by choices, its page as it is written; what is changed is its text. */
-export default function PencilPage({ reading, facts, onType, children, ...sheet }: Props) {
+export default function PencilPage({ text, reading, facts, onType, children, ...sheet }: Props) {
   const context = useMemo(
     () => ({ schema: schemaOf({ business: facts.business }), passages: readPassages(facts.passages) }),
     [facts],
@@ -41,7 +43,8 @@ export default function PencilPage({ reading, facts, onType, children, ...sheet 
   const [page, setPage] = useState<TemplatePage>();
   const [read, setRead] = useState<ReadWords>();
   const [printed, setPrinted] = useState<string>();
-  if (reading?.template && reading !== read) {
+  // What was read of words that are changed by now says nothing any more.
+  if (reading?.template && reading !== read && reading.text === text) {
     setRead(reading);
     setKnown(reading.template);
     // What was changed elsewhere, in its words or by an older version, is shown on the page.
@@ -50,10 +53,10 @@ export default function PencilPage({ reading, facts, onType, children, ...sheet 
   }
 
   const print = (template: Template) => {
-    const text = printTemplate(inNames(template, facts));
-    setPrinted(text);
+    const next = printTemplate(inNames(template, facts));
+    setPrinted(next);
     setKnown(template);
-    onType(text);
+    onType(next);
   };
 
   if (!known) {
