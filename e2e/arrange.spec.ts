@@ -57,7 +57,7 @@ test('templates are moved by dragging, by keyboard and several at once, and move
   const told = (words: string) => expect(page.getByRole('status').filter({ hasText: words })).toBeVisible();
   await left.getByRole('button', { name: `Move ${own('One')}` }).focus();
   await page.keyboard.press('Space');
-  await told(`${own('One')} is picked up.`);
+  await told(`${own('One')} is at 1 of 3 in ${from}.`);
   await page.keyboard.press('ArrowDown');
   await expect.poll(() => namesIn(left)).toEqual([own('Two'), own('One'), own('Three')]);
   await page.keyboard.press('Space');
@@ -66,7 +66,7 @@ test('templates are moved by dragging, by keyboard and several at once, and move
   await expect.poll(() => namesIn(left)).toEqual([own('Two'), own('One'), own('Three')]);
   await left.getByRole('button', { name: `Move ${own('Three')}` }).focus();
   await page.keyboard.press('Space');
-  await told(`${own('Three')} is picked up.`);
+  await told(`${own('Three')} is at 3 of 3 in ${from}.`);
   await page.keyboard.press('ArrowDown');
   await expect.poll(() => namesIn(left)).toEqual([own('Two'), own('One')]);
   await page.keyboard.press('Escape');
