@@ -87,7 +87,8 @@ export function PencilSheet(props: Props) {
         clearTimeout(timer);
         timer = setTimeout(flush, PAUSE);
       },
-      selected: setSelected,
+      // With most keys nothing else is selected: the page's parts are not drawn anew for them.
+      selected: (next) => setSelected((now) => (isSame(now, next) ? now : next)),
       list: () => setWanted(wantedAt(made)),
       keep: () => {
         flush();
@@ -179,6 +180,10 @@ export function PencilSheet(props: Props) {
         )}
     </>
   );
+}
+
+function isSame(a: Selected, b: Selected): boolean {
+  return !a.chosen && !b.chosen && a.hasWords === b.hasWords && a.inTable === b.inTable;
 }
 
 /** An address as a template's link has it. */
