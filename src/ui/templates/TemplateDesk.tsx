@@ -171,7 +171,7 @@ export function TemplateDesk({
             />
           )}
         </div>
-        {side !== 'Versions' && (
+        {side !== 'Versions' && (side !== 'Ink' || changed) && (
           <DeskFoot
             id={`${id}-problems`}
             version={standing.version}
