@@ -280,3 +280,47 @@ test('looks are given to selected words and their paragraphs', async ({ page }) 
   expect(text).toContain('[[**A plain line**]{.underline .madder}](https://www.larkfield.example)');
   expect(text).toContain('- [**Second**]{.underline .madder}');
 });
+
+test('a draft is written on at another device, and words with mistakes are not written over', async ({
+  page,
+  browser,
+}, { project }) => {
+  const written = await open(page, 'Two devices', 'client');
+  await written.getByText('what you want to say').click();
+  await page.keyboard.type('Begun at the desk.');
+  await expect(page.getByRole('status').filter({ hasText: 'A draft, kept for you.' })).toBeVisible();
+  const other = await browser.newContext({ ...project.use } as object);
+  const second = await other.newPage();
+  await signIn(second);
+  await second.goto(page.url());
+  await expect(pencil(second)).toContainText('Begun at the desk.');
+  await other.close();
+
+  await page.getByRole('tab', { name: 'Words' }).click();
+  const words = page.getByRole('textbox', { name: 'Head and words' });
+  await words.fill((await words.inputValue()).replace('Begun', 'Begun {{nobody.name}}'));
+  await expect(page.getByRole('list', { name: 'What is wrong' })).toBeVisible();
+  await page.getByRole('tab', { name: 'Pencil' }).click();
+  await expect(page.getByText('The words have mistakes')).toBeVisible();
+  await expect(pencil(page)).toBeHidden();
+  await page.getByRole('list', { name: 'What is wrong' }).getByRole('button').first().click();
+  await words.fill((await words.inputValue()).replace('Begun {{nobody.name}}', 'Mended'));
+  await page.getByRole('tab', { name: 'Pencil' }).click();
+  await expect(pencil(page)).toContainText('Mended at the desk.');
+  await page.getByRole('button', { name: 'Undo my changes' }).click();
+  await expect(pencil(page)).toContainText('what you want to say');
+});
+
+test('the acts of the work are listed with their own messages, and those that have none', async ({
+  page,
+}) => {
+  await signIn(page);
+  await page.goto('/templates/acts');
+  await expect(page.getByRole('region', { name: 'Invoice overdue' })).toContainText(
+    'First reminderoffered first',
+  );
+  await expect(page.getByRole('region', { name: 'Visit cancelled' })).toContainText(
+    'Nothing is written for it yet.',
+  );
+  await expectAccessible(page);
+});

@@ -25,6 +25,15 @@ interface Props {
   groups: GroupedTemplates[];
 }
 
+/** What is done with the templates beside reading them. */
+const PAGES = [
+  ['/templates/new', 'New template'],
+  ['/templates/arrange', 'Arrange'],
+  ['/templates/passages', 'Passages'],
+  ['/templates/acts', 'Acts'],
+  ['/templates/trash', 'Trash'],
+] as const;
+
 /** The templates under their groups; found at once by their names, and by their words as the server finds them. On a phone it gives way to the page once one is chosen. */
 export function TemplateIndex({ owner, groups }: Props) {
   const here = usePathname();
@@ -53,41 +62,11 @@ export function TemplateIndex({ owner, groups }: Props) {
         {all.length} in {groups.filter(({ key }) => key).length} groups
       </p>
       <p className="index-keys">
-        <Link
-          href="/templates/new"
-          prefetch={false}
-          aria-current={here === '/templates/new' ? 'page' : undefined}
-        >
-          New template
-        </Link>
-        <Link
-          href="/templates/arrange"
-          prefetch={false}
-          aria-current={here === '/templates/arrange' ? 'page' : undefined}
-        >
-          Arrange
-        </Link>
-        <Link
-          href="/templates/passages"
-          prefetch={false}
-          aria-current={here === '/templates/passages' ? 'page' : undefined}
-        >
-          Passages
-        </Link>
-        <Link
-          href="/templates/acts"
-          prefetch={false}
-          aria-current={here === '/templates/acts' ? 'page' : undefined}
-        >
-          Acts
-        </Link>
-        <Link
-          href="/templates/trash"
-          prefetch={false}
-          aria-current={here === '/templates/trash' ? 'page' : undefined}
-        >
-          Trash
-        </Link>
+        {PAGES.map(([href, words]) => (
+          <Link key={href} href={href} prefetch={false} aria-current={here === href ? 'page' : undefined}>
+            {words}
+          </Link>
+        ))}
       </p>
       <SearchField
         label="Find by name, subject or words"

@@ -59,7 +59,9 @@ export default function PencilPage({ text, reading, facts, onType, children, ...
     onType(next);
   };
 
-  if (!known) {
+  // Words that were changed under Words and cannot be read are not on the page: written on, it would take their place.
+  const isElsewhere = reading?.text === text && !reading.template && text !== printed;
+  if (!known || isElsewhere) {
     if (!reading) return children;
     return <p className="hint">The words have mistakes: see them below, and mend them under Words.</p>;
   }
