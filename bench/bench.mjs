@@ -1,6 +1,6 @@
 #!/usr/bin/env node
 // npm run bench: a business of 5,000 clients and some 600 templates, its pages on the server and the writing page in a
-// browser. npm run bench -- fill: the filling core beside template libraries. npm run bench -- hostile: texts that a
+// browser, a template in pencil. npm run bench -- fill: the filling core beside template libraries. npm run bench -- hostile: texts that a
 // reader could be slow on; -- pages [clients]: every page on the server, in a small and in a large business; -- sending: the worker beside a kept connection; -- spam: a filter. Prints what it measured; nothing passes or
 // fails here.
 import { readFile, rm } from 'node:fs/promises';
@@ -19,6 +19,7 @@ import { ROOT } from '../bin/setup/root.mjs';
 import { saying } from '../bin/setup/sentence.mjs';
 import { environmentFor } from '../bin/setup/settings.mjs';
 import { measureSpam } from './spam/spam.mjs';
+import { measurePencil } from './pencil.mjs';
 import { measureSlowPhone } from './slowPhone.mjs';
 import { measureWriting } from './writing.mjs';
 
@@ -140,5 +141,6 @@ async function main() {
   const base = `http://127.0.0.1:${port}`;
   const browser = await ensureChromium();
   console.log(await measureWriting(base, browser));
+  console.log(await measurePencil(base, browser));
   console.log(await measureSlowPhone(base, browser));
 }

@@ -147,7 +147,8 @@ async function typeBare(page, base) {
   return typeKeys(page);
 }
 
-async function typeKeys(page) {
+/** Types, and gives what each key took: the work for it, and until it was painted. */
+export async function typeKeys(page, words = 'a'.repeat(KEYS)) {
   await page.evaluate(() => {
     window.keys = { work: [], painted: [] };
     let handled;
@@ -171,15 +172,16 @@ async function typeKeys(page) {
     );
     addEventListener('input', () => (handled = performance.now()));
   });
-  for (let i = 0; i < KEYS; i++) {
-    await page.keyboard.press('a');
+  for (const [i, letter] of [...words].entries()) {
+    await page.keyboard.press(letter === ' ' ? 'Space' : letter);
     // As fast as a good typist, with a pause for thought now and then.
     await page.waitForTimeout(i % 20 === 19 ? 400 : 60);
   }
   return page.evaluate(() => window.keys);
 }
 
-function spread(times) {
+/** Times in words. */
+export function spread(times) {
   const sorted = [...times].sort((a, b) => a - b);
   const at = (share) => sorted[Math.min(sorted.length - 1, Math.floor(sorted.length * share))].toFixed(1);
   return `median ${at(0.5)}, p95 ${at(0.95)}, most ${at(1)} ms of ${sorted.length}`;

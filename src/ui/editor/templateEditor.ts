@@ -62,6 +62,9 @@ export interface TemplateEditorOptions {
   turn: () => void;
 }
 
+/** Of a transaction that shows what was changed elsewhere. */
+const SHOWN = 'shown';
+
 /** A page of a template as an editor. It knows its document; what fields say is told to it. */
 export class TemplateEditor {
   readonly editor: Editor;
@@ -120,7 +123,10 @@ export class TemplateEditor {
       onTransaction: ({ transaction }) => {
         if (transaction.docChanged && transaction.steps.some(bringsTags)) this.rename();
       },
-      onUpdate: options.changed,
+      // What is only shown here was written elsewhere.
+      onUpdate: ({ transaction }) => {
+        if (!transaction.getMeta(SHOWN)) options.changed();
+      },
       onSelectionUpdate: () => this.tell(),
     });
   }
@@ -149,7 +155,7 @@ export class TemplateEditor {
     this.pencil.current = { labels: this.options.labels(page), passages: this.options.passages };
     const transaction = state.tr;
     replaceWhatDiffers(transaction, schema.nodeFromJSON(contentOf(page)));
-    if (transaction.docChanged) view.dispatch(closeHistory(transaction));
+    if (transaction.docChanged) view.dispatch(closeHistory(transaction).setMeta(SHOWN, true));
   }
 
   /** The sections around the cursor, outermost first. */
