@@ -1,14 +1,14 @@
 import { UniqueConstraintError } from 'sequelize';
 import type { KeepAnswer } from '../../core/contract/templateWords';
 import type { Template } from '../../core/template/template';
-import { headPlace, type WordsReading } from '../../core/writing/readTemplateWords';
+import { headPlace } from '../../core/writing/readTemplateWords';
 import { keepVersion } from '../../data/repositories/templates/templateVersions';
 import { templateByKey } from '../../data/repositories/templates/templatesOfBusiness';
 import { connection } from '../connection';
 import type { CurrentMember } from '../signIn/currentMember';
 import { forMember } from '../forMember';
 import { wordsFacts } from './wordsContext';
-import { readWords, TooSlow } from './wordsReader';
+import { readWords, saySlow } from './wordsReader';
 
 /**
  * Keeps a template's words, in their text form, as a new version.
@@ -25,7 +25,7 @@ export async function keepTemplate(
   if (!standing) return { result: 'gone' };
   const facts = standing.version === version ? await wordsFacts(member) : undefined;
   const { template, problems } = facts
-    ? await readWords(text, facts).catch(slow)
+    ? await readWords(text, facts).catch(saySlow)
     : { template: standing, problems: [] };
   if (!template) return { result: 'wrong', problems };
   try {
@@ -45,9 +45,3 @@ const standingTemplate = forMember(({ business_id, id }, key: string) =>
 const keepWords = forMember(({ business_id, id }, key: string, version: number, template: Template) =>
   keepVersion(connection(), { business_id, member_id: id }, key, version, template),
 );
-
-function slow(error: unknown): WordsReading {
-  if (!(error instanceof TooSlow)) throw error;
-  const message = 'These words take too long to read. Make them simpler, or try again in a moment.';
-  return { template: undefined, problems: [{ file: '', line: 1, column: 1, message }] };
-}

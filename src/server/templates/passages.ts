@@ -28,7 +28,7 @@ import { connection } from '../connection';
 import type { CurrentMember } from '../signIn/currentMember';
 import { forMember } from '../forMember';
 import { wordsContext, wordsFacts } from './wordsContext';
-import { readWords, TooSlow } from './wordsReader';
+import { readWords, saySlow } from './wordsReader';
 
 /** The passages by name, with how they begin and where they stand. */
 export const listPassages = forMember(async ({ business_id }: CurrentMember): Promise<ListedPassage[]> => {
@@ -97,7 +97,7 @@ export async function keepPassage(
   const facts = await wordsFacts(member);
   // Judged as the words of a template that starts there; its own head has no mistakes.
   const head = `---\nname: passage\ngroup: none\nstarts from: ${startsFrom}\nsubject: passage\n---\n`;
-  const { template, problems } = await readWords(head + text, facts).catch(slow);
+  const { template, problems } = await readWords(head + text, facts).catch(saySlow);
   if (!template) return wrong(problems.map(({ message }) => message));
   const { document } = template;
   const passages = facts.passages.map((one) => (one.key === key ? { ...one, name, document } : one));
@@ -144,12 +144,6 @@ function plain(name: string): string {
 
 function wrong(problems: string[]): PassageAnswer {
   return { result: 'wrong', error: problems.join(' '), problems };
-}
-
-function slow(error: unknown) {
-  if (!(error instanceof TooSlow)) throw error;
-  const message = 'These words take too long to read. Make them simpler, or try again in a moment.';
-  return { template: undefined, problems: [{ file: '', line: 1, column: 1, message }] };
 }
 
 async function namedOnce(name: string, work: () => Promise<PassageAnswer>): Promise<PassageAnswer> {

@@ -70,3 +70,10 @@ export async function readWords(text: string, facts: WordsFacts): Promise<WordsR
   if (!file) return readTemplateWords(text, wordsContext(facts));
   return (kept.fairQuillReader ??= new WordsReader(file)).read({ text, facts });
 }
+
+/** Says of words that took too long to read what can be done. @throws what is another error */
+export function saySlow(error: unknown): WordsReading {
+  if (!(error instanceof TooSlow)) throw error;
+  const message = 'These words take too long to read. Make them simpler, or try again in a moment.';
+  return { template: undefined, problems: [{ file: '', line: 1, column: 1, message }] };
+}

@@ -3,6 +3,7 @@
 import type { Editor } from '@tiptap/core';
 import { useEffect, useReducer, useState, type FormEvent } from 'react';
 import { safeAddress } from '../../core/document/safeAddress';
+import { TINTS } from '../../core/template/proposeGroup';
 
 interface Props {
   editor: Editor;
@@ -21,7 +22,6 @@ interface Look {
 
 const WIDTH = 480;
 const HEIGHT = 76;
-const INKS = ['madder', 'ochre', 'moss', 'verdigris', 'iris', 'slate'] as const;
 
 /** How the selected words and their paragraphs look: a small bar above them; on a phone it stands above the keyboard. */
 export default function LookBar({ editor, link }: Props) {
@@ -122,7 +122,7 @@ function looksOf(editor: Editor): Look[] {
     mark('Underline', 'style', { style: 'underline' }, { keys: 'U', className: 'look-underline' }),
     mark('Small', 'style', { style: 'small' }, { className: 'look-small' }),
     mark('Large', 'style', { style: 'large' }, { className: 'look-large' }),
-    ...INKS.map((ink) => mark(`Ink: ${ink}`, 'style', { style: ink }, { className: `ink ink-${ink}` })),
+    ...TINTS.map((ink) => mark(`Ink: ${ink}`, 'style', { style: ink }, { className: `ink ink-${ink}` })),
     {
       words: 'Heading',
       pressed: editor.isActive('heading'),

@@ -1,6 +1,6 @@
 import { Editor, Extension } from '@tiptap/core';
 import { closeHistory } from '@tiptap/pm/history';
-import { NodeSelection, type Selection } from '@tiptap/pm/state';
+import { NodeSelection } from '@tiptap/pm/state';
 import { readCopy } from '../../core/document/readDocument';
 import type { Letter } from '../../core/writing/letter';
 import { Hole } from './hole';
@@ -55,7 +55,7 @@ export class LetterEditor {
       },
       onUpdate: changed,
       onSelectionUpdate: ({ editor }) =>
-        selected(!editor.state.selection.empty && !isThing(editor.state.selection)),
+        selected(!editor.state.selection.empty && !(editor.state.selection instanceof NodeSelection)),
     });
   }
 
@@ -101,11 +101,6 @@ export class LetterEditor {
   destroy(): void {
     this.editor.destroy();
   }
-}
-
-/** Whether one thing is chosen, not words. */
-function isThing(selection: Selection): boolean {
-  return selection instanceof NodeSelection;
 }
 
 function contentOf({ document, choices }: Letter) {

@@ -1,7 +1,6 @@
 import { LETTER } from '../../core/document/kinds';
-import { safeAddress } from '../../core/document/safeAddress';
 import { marksOf } from './schemaExtensions';
-import { linkClass, WORD_LOOKS } from './wordLooks';
+import { linkClass, pastedLink, WORD_LOOKS } from './wordLooks';
 
 /** How the marks of a letter look on the page, what they are pasted from, and their keys. */
 export const LETTER_MARKS = marksOf(LETTER, {
@@ -29,15 +28,7 @@ export const LETTER_MARKS = marksOf(LETTER, {
   },
   link: {
     inclusive: false,
-    parseHTML: () => [
-      {
-        tag: 'a[href]',
-        getAttrs: (element) => {
-          const address = safeAddress(element.getAttribute('href') ?? '');
-          return address ? { address } : false;
-        },
-      },
-    ],
+    parseHTML: () => pastedLink((address) => address),
     renderHTML: ({ mark }) => [
       'span',
       {

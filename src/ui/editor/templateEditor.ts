@@ -2,7 +2,8 @@ import { Editor, Extension } from '@tiptap/core';
 import { closeHistory } from '@tiptap/pm/history';
 import type { Node as PageNode } from '@tiptap/pm/model';
 import { NodeSelection, TextSelection, type Selection, type Transaction } from '@tiptap/pm/state';
-import type { Line, Section, TemplateDocument } from '../../core/document/templateDocument';
+import type { Line, TemplateDocument } from '../../core/document/templateDocument';
+import type { Around } from '../../core/fields/sayField';
 import type { Labels } from '../../core/fill/describe/labels';
 import type { Passage } from '../../core/template/template';
 import { expressible } from '../../core/template/text/expressible';
@@ -21,9 +22,6 @@ export interface TemplatePage {
   subject?: Line;
   document: TemplateDocument;
 }
-
-/** A section that a place stands in. */
-export type Around = Section<never>['attrs'];
 
 /** The one thing that is chosen on the page: a field, a blank, an only-when, a listing, a passage, a picture. */
 export interface Chosen {

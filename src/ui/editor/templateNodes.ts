@@ -1,13 +1,12 @@
 import type { Node, NodeConfig } from '@tiptap/core';
 import { TEMPLATE, type NodeKind } from '../../core/document/kinds';
-import { safeAddress } from '../../core/document/safeAddress';
 import { BLOCK_LOOKS, SUBJECT } from './blockLooks';
 import { passageView } from './passageView';
 import { marksOf, nodeOf, nodesOf, type NodeLooks } from './schemaExtensions';
 import { PLACES, STRUCTURES, structureName, type Place, type Structure } from './structures';
 import { structureView } from './structureView';
 import { COMMENT, readTagOf, tagNode, TEMPLATE_IMAGE, type PagePencil } from './templateLooks';
-import { linkClass, WORD_LOOKS } from './wordLooks';
+import { linkClass, pastedLink, WORD_LOOKS } from './wordLooks';
 import { printTag } from '../../core/template/tags/printTag';
 
 /**
@@ -144,15 +143,7 @@ export function templateNodes(pencil: PagePencil, { hasSubject }: { hasSubject: 
 export const TEMPLATE_MARKS = marksOf(TEMPLATE, {
   link: {
     inclusive: false,
-    parseHTML: () => [
-      {
-        tag: 'a[href]',
-        getAttrs: (element) => {
-          const address = safeAddress(element.getAttribute('href') ?? '');
-          return address ? { address: [{ type: 'text', text: address }] } : false;
-        },
-      },
-    ],
+    parseHTML: () => pastedLink((address) => [{ type: 'text', text: address }]),
     renderHTML: ({ mark }) => ['span', { class: linkClass(mark.attrs) }, 0],
   },
   ...WORD_LOOKS,

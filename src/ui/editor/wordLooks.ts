@@ -1,4 +1,6 @@
 import type { MarkConfig } from '@tiptap/core';
+import type { TagParseRule } from '@tiptap/pm/model';
+import { safeAddress } from '../../core/document/safeAddress';
 import type { MarkLooks } from './schemaExtensions';
 
 const simple = (name: string, tags: string[], key: string): Partial<MarkConfig> => ({
@@ -22,6 +24,19 @@ export const WORD_LOOKS: MarkLooks = {
   bold: simple('bold', ['strong', 'b'], 'b'),
   code: simple('code', ['code'], 'e'),
 };
+
+/** A link that is pasted, where it may be followed; its address as the page has it. */
+export function pastedLink(asPageHas: (address: string) => unknown): TagParseRule[] {
+  return [
+    {
+      tag: 'a[href]',
+      getAttrs: (element) => {
+        const address = safeAddress(element.getAttribute('href') ?? '');
+        return address ? { address: asPageHas(address) } : false;
+      },
+    },
+  ];
+}
 
 /** A link, or a button, with its looks. */
 export function linkClass({ button, styles }: Record<string, unknown>): string {
