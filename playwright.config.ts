@@ -1,23 +1,16 @@
 import { defineConfig, devices } from '@playwright/test';
+import { ARGS } from './bin/setup/chromium.mjs';
 
 /** End-to-end tests drive the production build that bin/test.mjs starts; BASE_URL says where. */
 const launchOptions = {
   executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
-  args: [
-    '--no-sandbox',
-    '--disable-gpu',
-    '--disable-quic',
-    '--no-first-run',
-    '--disable-background-networking',
-    '--disable-component-update',
-    '--disable-sync',
-  ],
+  args: ARGS,
 };
 const desk = { ...devices['Desktop Chrome'], viewport: { width: 1280, height: 800 }, launchOptions };
 const phone = { ...desk, viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true };
 
 /** What changes the templates that others count on comes after them. */
-const CHANGING = /(?:arrange|pencil)\.spec\.ts/;
+const CHANGING = /(?:arrange|files|keyboard|pencil|pictures|signatures|trial)\.spec\.ts/;
 
 export default defineConfig({
   testDir: 'e2e',

@@ -1,5 +1,5 @@
 import { chromium } from '@playwright/test';
-import { ARGS } from './writing.mjs';
+import { ARGS } from '../bin/setup/chromium.mjs';
 
 /** 400 kbit/s, a moment on the way, and a processor slowed 4 times. */
 const LINE = { offline: false, latency: 100, downloadThroughput: 50_000, uploadThroughput: 50_000 };

@@ -1,14 +1,6 @@
 import { chromium } from '@playwright/test';
+import { ARGS } from '../bin/setup/chromium.mjs';
 
-export const ARGS = [
-  '--no-sandbox',
-  '--disable-gpu',
-  '--disable-quic',
-  '--no-first-run',
-  '--disable-background-networking',
-  '--disable-component-update',
-  '--disable-sync',
-];
 const CHOICES = 120;
 const KEYS = 200;
 

@@ -1,12 +1,13 @@
 #!/usr/bin/env node
-// npm run chaos -- [letters] [seed]: sends letters while the application's processes are killed at random moments, and
-// counts what was lost, doubled, flagged or stuck. Ends with 1 when anything was.
+// npm run chaos -- [letters] [seed]: sends letters and types in a template while the application's processes are killed at
+// random moments, and counts what was lost, doubled, flagged or stuck. Ends with 1 when anything was.
 import { spawn } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
 import { mkdir, readFile, rm } from 'node:fs/promises';
 import path from 'node:path';
 import { count, WRONG } from './chaos/count.mjs';
 import { statesOf, write } from './chaos/letters.mjs';
+import { openDesk } from './chaos/desk.mjs';
 import { pidsOf, VICTIMS } from './chaos/victims.mjs';
 import { ensurePackages } from './setup/packages.mjs';
 import { freePort } from './setup/ports.mjs';
@@ -47,7 +48,9 @@ await saying(async () => {
     const ids = Array.from({ length: letters }, () => randomUUID());
     const takenBack = new Set();
     const kills = new Map();
+    const desk = await openDesk(ports.PORT);
     const writing = writeAll(ids, urlOf);
+    const typing = desk.typeUntil(writing);
     const taking = takeSomeBack(ids, ports.PORT, takenBack, () => ended);
     for (let done = false; !done;) {
       await pause(PAUSES[0] + random() * (PAUSES[1] - PAUSES[0]));
@@ -60,11 +63,16 @@ await saying(async () => {
     const seconds = await untilGone(ids, urlOf, ports.PORT);
     ended = true;
     await taking;
+    await typing;
+    tellTyped(await desk.count());
     report(kills, seconds, count(ids, await statesOf(urlOf, ids), await readFile(RECORD, 'utf8'), takenBack));
   } finally {
     ended = true;
     for (const pid of Object.values(own)) if (pid) kill(pid, 'SIGTERM');
     await pause(4000);
+    // What a start command left behind that was killed itself.
+    for (const left of ['web', 'worker'])
+      for (const pid of await pidsOf(left, { dataDir: DATA_DIR, cluster, own })) kill(pid, 'SIGKILL');
     await startPostgres(DATA_DIR).then(({ stop }) => stop());
     await rm(DATA_DIR, { recursive: true, force: true });
   }
@@ -163,6 +171,14 @@ function report(kills, seconds, counted) {
   );
   for (const [what, times] of Object.entries(counted)) console.log(`${String(times).padStart(6)} ${what}`);
   if (WRONG.some((what) => counted[what])) process.exitCode = 1;
+}
+
+/** What was typed in a template while the servers went, and is there at another device. */
+function tellTyped({ typed, lost }) {
+  console.log(
+    `${String(typed).padStart(6)} words typed in a template\n${String(lost).padStart(6)} of them lost`,
+  );
+  if (lost || !typed) process.exitCode = 1;
 }
 
 function kill(pid, signal) {

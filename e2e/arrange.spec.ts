@@ -1,6 +1,7 @@
 import { expect, test, type Locator, type Page } from '@playwright/test';
 import { makeTemplate } from './makeTemplate';
 import { expectAccessible, signIn } from './signedIn';
+import { textIn, wordsOf, writeIn } from './words';
 
 /** The same tests run at both sizes on one business: what they make has names of their own. */
 const own = (name: string) => `${name} ${test.info().project.name}`;
@@ -211,9 +212,10 @@ test('an earlier version is compared in words and brought back', async ({ page }
   await makeTemplate(page, own('Cable'), own('Wires'));
   await page.goto(`/templates/${own('cable').replaceAll(' ', '-')}`);
   await page.getByRole('tab', { name: 'Words' }).click();
-  const words = page.getByLabel('Head and words');
-  await words.fill(
-    (await words.inputValue()).replace('{{gap "what you want to say"}}', 'The cable has come.'),
+  const words = wordsOf(page);
+  await writeIn(
+    words,
+    (await textIn(words)).replace('{{gap "what you want to say"}}', 'The cable has come.'),
   );
   await page.getByRole('button', { name: 'Keep this version' }).click();
   await expect(page.getByText('Kept as version 2.')).toBeVisible();

@@ -1,6 +1,7 @@
 import { expect, test, type Page } from '@playwright/test';
 import { expectAccessible, signIn, TODAY } from './signedIn';
 import { editable, sendButton, stetAll, typeBehind } from './writing';
+import { textIn, wordsOf, writeIn } from './words';
 
 /** Clients of its own for each size and test. */
 const CLIENTS = {
@@ -123,12 +124,12 @@ test('words of a template survive a link of the page', async ({ page }, { projec
   await signIn(page);
   await page.goto(`/templates/${template}`);
   await page.getByRole('tab', { name: 'Words' }).click();
-  const words = page.getByRole('textbox', { name: 'Head and words' });
-  const before = await words.inputValue();
-  await words.fill(`${before}\nNot kept yet.`);
+  const words = wordsOf(page);
+  const before = await textIn(words);
+  await writeIn(words, `${before}\nNot kept yet.`);
   await page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: 'Today' }).click();
   await expect(page.getByRole('heading', { name: TODAY })).toBeVisible();
   await page.goto(`/templates/${template}`);
   await page.getByRole('tab', { name: 'Words' }).click();
-  await expect(words).toHaveValue(/Not kept yet\./);
+  await expect.poll(() => textIn(words)).toBe(`${before}\nNot kept yet.`);
 });

@@ -1,6 +1,7 @@
 import { expect, test, type Page } from '@playwright/test';
 import { expectAccessible, signIn } from './signedIn';
 import { editable, expectReady, expectWaiting, openNote, stetAll } from './writing';
+import { textIn, wordsOf, writeIn } from './words';
 
 /** Each size gives a template of its own a sentence with a fact that the visit of 4 November lacks. */
 const TEMPLATES = { desk: 'we-had-to-move-your-visit', phone: 'short-note' } as const;
@@ -9,8 +10,8 @@ const SENTENCE = 'The price is {{booking.price}}. Do ring me.';
 async function addSentence(page: Page, template: string): Promise<void> {
   await page.goto(`/templates/${template}`);
   await page.getByRole('tab', { name: 'Words' }).click();
-  const words = page.getByRole('textbox', { name: 'Head and words' });
-  await words.fill((await words.inputValue()).replace('{{signature}}', `${SENTENCE}\n\n{{signature}}`));
+  const words = wordsOf(page);
+  await writeIn(words, (await textIn(words)).replace('{{signature}}', `${SENTENCE}\n\n{{signature}}`));
   await page.getByRole('button', { name: 'Keep this version' }).click();
   await expect(page.getByText('Kept as version 2.')).toBeVisible();
 }

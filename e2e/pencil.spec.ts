@@ -1,38 +1,7 @@
-import { expect, test, type Locator, type Page } from '@playwright/test';
-import { makeTemplate } from './makeTemplate';
+import { expect, test, type Page } from '@playwright/test';
+import { field, findField, note, open, own, pencil, putIn, textOf } from './pencilPage';
 import { expectAccessible, signIn } from './signedIn';
-
-/** The same tests run at both sizes on one business: what they make has names of their own. */
-const own = (name: string) => `${name} ${test.info().project.name}`;
-
-const pencil = (page: Page) => page.getByRole('textbox', { name: 'Template' });
-const putIn = (page: Page, what: string) =>
-  page.getByRole('group', { name: 'Put in' }).getByRole('button', { name: what, exact: true });
-const field = (page: Page, label: string) =>
-  pencil(page).locator('[data-tag]', { hasText: new RegExp(`^${label}$`, 'i') });
-const note = (page: Page, title: string) => page.getByRole('region', { name: title, exact: true });
-
-async function findField(page: Page, wanted: string, label: string): Promise<void> {
-  const list = page.getByRole('dialog', { name: 'Smart fields' });
-  await list.getByRole('combobox', { name: 'Find a field' }).fill(wanted);
-  await list.getByRole('option', { name: label }).first().click();
-  await expect(list).toBeHidden();
-}
-
-async function open(page: Page, name: string, startsFrom: string): Promise<Locator> {
-  await signIn(page);
-  const key = await makeTemplate(page, own(name), own('Pencil'), startsFrom);
-  await page.goto(`/templates/${key}`);
-  await expect(pencil(page)).toBeVisible();
-  return pencil(page);
-}
-
-/** The template's text, as it is kept. */
-async function textOf(page: Page): Promise<string> {
-  await page.getByRole('tab', { name: 'Words' }).click();
-  return page.getByRole('textbox', { name: 'Head and words' }).inputValue();
-}
-
+import { textIn, wordsOf, writeIn } from './words';
 test('“visit tomorrow” is written with the mouse: fields, form, fallback, only-when, listing, blank, passage', async ({
   page,
 }) => {
@@ -297,18 +266,40 @@ test('a draft is written on at another device, and words with mistakes are not w
   await other.close();
 
   await page.getByRole('tab', { name: 'Words' }).click();
-  const words = page.getByRole('textbox', { name: 'Head and words' });
-  await words.fill((await words.inputValue()).replace('Begun', 'Begun {{nobody.name}}'));
+  const words = wordsOf(page);
+  await writeIn(words, (await textIn(words)).replace('Begun', 'Begun {{nobody.name}}'));
   await expect(page.getByRole('list', { name: 'What is wrong' })).toBeVisible();
   await page.getByRole('tab', { name: 'Pencil' }).click();
   await expect(page.getByText('The words have mistakes')).toBeVisible();
   await expect(pencil(page)).toBeHidden();
   await page.getByRole('list', { name: 'What is wrong' }).getByRole('button').first().click();
-  await words.fill((await words.inputValue()).replace('Begun {{nobody.name}}', 'Mended'));
+  await writeIn(words, (await textIn(words)).replace('Begun {{nobody.name}}', 'Mended'));
   await page.getByRole('tab', { name: 'Pencil' }).click();
   await expect(pencil(page)).toContainText('Mended at the desk.');
   await page.getByRole('button', { name: 'Undo my changes' }).click();
   await expect(pencil(page)).toContainText('what you want to say');
+});
+
+test('a server that is gone while a template is written takes nothing with it', async ({ page }) => {
+  const written = await open(page, 'No server', 'invoice');
+  await page.route('**/api/templates/**', (route) => route.abort());
+  await written.getByText('what you want to say').click();
+  await page.keyboard.type('Written without it.');
+  await expect(page.getByRole('status').filter({ hasText: 'A draft, kept on this device.' })).toBeVisible();
+  await page.getByRole('button', { name: 'Keep this version' }).click();
+  await expect(page.getByRole('alert').filter({ hasText: 'There is no connection' })).toBeVisible();
+  await page.unroute('**/api/templates/**');
+  // Nothing more needs to be typed for the server to get it.
+  await expect(page.getByRole('status').filter({ hasText: 'A draft, kept for you.' })).toBeVisible();
+  await page.reload();
+  await expect(pencil(page)).toContainText('Written without it.');
+  await page.locator('.template-head summary').click();
+  await page.getByLabel('the invoice as PDF').check();
+  await expect(page.getByText('What is ticked cannot be attached yet')).toBeVisible();
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Keep this version' }).click();
+  await expect(page.getByText('Kept as version 2.')).toBeVisible();
+  expect(await textOf(page)).toContain('attach: [invoice pdf]');
 });
 
 test('the acts of the work are listed with their own messages, and those that have none', async ({

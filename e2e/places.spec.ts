@@ -145,10 +145,23 @@ test('without a connection there is a page of our own', async ({ page, context }
   await expect(page.getByRole('heading', { name: 'Clients' })).toBeVisible();
 });
 
-test('the sheet of keys, and the slash', async ({ page, isMobile }) => {
+test('the help is opened by a press, too, and speaks of the page', async ({ page }) => {
+  await signIn(page);
+  await page.goto('/templates/short-note');
+  await page.getByRole('button', { name: 'Help', exact: true }).click();
+  const sheet = page.getByRole('dialog', { name: 'Writing a template' });
+  await expect(sheet).toContainText('Its form');
+  await expectAccessible(page);
+  await sheet.getByRole('button', { name: 'Close' }).click();
+  await page.goto('/templates');
+  await page.getByRole('button', { name: 'Help', exact: true }).click();
+  await expect(page.getByRole('dialog', { name: 'Templates' })).toContainText('Acts');
+});
+
+test('the help says what the page is, and the keys; the slash searches', async ({ page, isMobile }) => {
   test.skip(isMobile, 'A phone has no keys.');
   await signIn(page);
-  const sheet = page.getByRole('dialog', { name: 'Keys' });
+  const sheet = page.getByRole('dialog', { name: 'Today' });
   // A key pressed before the page listens goes nowhere.
   await expect(async () => {
     await page.keyboard.press('?');

@@ -107,3 +107,23 @@ test('a template whose words are not on the device is fetched when it is chosen,
   await expect(letterOf(page).getByRole('heading')).toHaveText('Letter to Thornholt College');
   await expect(page.getByText('are not on this device')).toHaveCount(0);
 });
+
+test('a search in a letter tells what is not offered there, and why', async ({ page }) => {
+  await signIn(page);
+  await page.goto('/write?from=client:oconnell');
+  const another = page.getByRole('button', { name: 'Another template' });
+  const find = page.getByRole('searchbox', { name: 'Find a template' });
+  await expect(another.or(find).first()).toBeVisible();
+  if (await another.isVisible()) await another.click();
+  await find.fill('thank asking');
+  const told = page.getByRole('region', { name: 'Not offered for this letter' });
+  await expect(told.getByRole('link', { name: /^Thank you for asking/ })).toContainText(
+    'It starts from an enquiry, and there is none here',
+  );
+  await expectAccessible(page);
+  await find.fill('no such words at all');
+  await expect(page.getByText('No template has these words.')).toBeVisible();
+  await find.fill('thank asking');
+  await told.getByRole('link').click();
+  await expect(page).toHaveURL(/\/templates\/thank-you-for-asking$/);
+});

@@ -8,6 +8,7 @@ export interface Received {
   html: string;
   to: string[];
   headers: { name: string; value: string }[];
+  attachments: { name: string; size: number; sha256: string }[];
 }
 
 /** The letters an address has got. */

@@ -1,3 +1,4 @@
+import { isPaper } from '../../src/core/template/papers';
 import type { Attachment } from '../../src/server/letters/composeLetter';
 import { readInside } from './insideFolder';
 
@@ -7,14 +8,11 @@ export interface Attached {
   missing: string[];
 }
 
-/** Made from the records by the application, which has yet to learn how. */
-const MADE = new Set(['invoice pdf', 'booking calendar entry']);
-
 /** Reads the files that a template's head names, by paths beside the records file. */
 export async function readAttachments(names: readonly string[], folder: string): Promise<Attached> {
   const attached: Attached = { files: [], missing: [] };
   for (const name of names) {
-    if (MADE.has(name)) {
+    if (isPaper(name)) {
       attached.missing.push(`The ${name} cannot be attached here yet.`);
       continue;
     }

@@ -226,7 +226,11 @@ async function written(
 function proofOf(filled: AddressedLetter, compiled: CompiledTemplate, situation: Situation) {
   const { head } = compiled;
   const fits = isMeantFor(compiled, situation);
-  const letter = { ...filled, head, fits, addressing: addressingOf(filled), leftOut: head.attach ?? [] };
+  const signatures = filled.notes.flatMap(({ path }) =>
+    path === 'signature' ? [{ whose: situation.sender }] : [],
+  );
+  const addressing = addressingOf(filled);
+  const letter = { ...filled, head, fits, addressing, signatures, along: [], leftOut: [] };
   return proof(letter, situation).map(({ kind, message }) => ({ kind, message }));
 }
 

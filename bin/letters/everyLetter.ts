@@ -1,6 +1,7 @@
 import { isoOf } from '../../src/core/dates/civil';
 import type { CompiledTemplate } from '../../src/core/fill/compileTemplate';
 import type { BlankType } from '../../src/core/document/templateDocument';
+import { startsIn } from '../../src/core/records/startsIn';
 import type { StartingPoint } from '../../src/core/records/which/situation';
 import { proofLetter } from '../../src/core/writing/proofLetter';
 import type { WritingDesk } from '../../src/core/writing/writingDesk';
@@ -26,7 +27,8 @@ export function* everyLetter(desk: WritingDesk): Generator<WrittenLetter> {
     const template = desk.compile(key);
     if (Array.isArray(template)) throw new Error(`${head.name}: ${template.join(' ')}`);
     const answers = answersTo(template, desk);
-    for (const start of startsOf(desk, head.startsFrom)) {
+    for (const from of startsIn(desk.book, head.startsFrom)) {
+      const start: StartingPoint = { kind: head.startsFrom, key: from };
       const situation = desk.situation(start)!;
       const fitting = desk.fitting(situation, []).fitting.some((fit) => fit.key === key);
       const filled = desk.fill(start, { template: key, answers })!;
@@ -34,17 +36,6 @@ export function* everyLetter(desk: WritingDesk): Generator<WrittenLetter> {
       yield { template: head.name, start, fitting, language: head.language, subject, text, html, marks };
     }
   }
-}
-
-function startsOf({ book }: WritingDesk, kind: StartingPoint['kind']): StartingPoint[] {
-  const records = {
-    client: book.clients,
-    enquiry: book.enquiries,
-    project: book.projects,
-    booking: book.bookings,
-    invoice: book.invoices,
-  }[kind];
-  return [...records.keys()].map((key) => ({ kind, key }));
 }
 
 /** An answer to every blank that has no default. */

@@ -10,10 +10,10 @@ export function isFree(port, host = '127.0.0.1') {
   });
 }
 
-/** A free port on loopback, from the range that no service is assigned to. */
+/** A free port on loopback, below those that outgoing connections are given: none takes it before it is listened on. */
 export async function freePort() {
   for (let tries = 0; tries < 50; tries++) {
-    const port = 49_200 + Math.floor(Math.random() * 12_000);
+    const port = 20_000 + Math.floor(Math.random() * 12_000);
     if (await isFree(port)) return port;
   }
   throw new Sentence('No free port was found on 127.0.0.1.');

@@ -123,13 +123,13 @@ describe('the database refuses', () => {
     ],
     [
       'a second default signature',
-      "insert into signature select business_id, gen_random_uuid(), member_id, 'Another', true, document, document_schema from signature where name = 'Imke'",
+      "insert into signature (business_id, id, key, member_id, name, is_default, document, document_schema) select business_id, gen_random_uuid(), 'another', member_id, 'Another', true, document, document_schema from signature where name = 'Imke'",
       'signature_default',
     ],
     [
-      'a second house signature',
-      "insert into signature select business_id, gen_random_uuid(), null, 'House two', false, document, document_schema from signature where name = 'House'",
-      'signature_house',
+      'a second usual signature of the house',
+      "insert into signature (business_id, id, key, name, is_default, document, document_schema) select business_id, gen_random_uuid(), 'house-two', 'House two', true, document, document_schema from signature where name = 'House'",
+      'signature_usual_of_house',
     ],
     [
       'a file that is not its hash',

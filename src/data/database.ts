@@ -4,12 +4,12 @@ import { Sequelize, type QueryOptions, type Transaction } from 'sequelize';
 import { table, type TableOf } from './column';
 import { BUSINESS, CUSTOM_FIELD, LINK, PARTNER } from './models/business';
 import { CLIENT, CONTACT, ENQUIRY, ITEM } from './models/client';
-import { FILE, RECORD_FILE } from './models/file';
+import { FILE, OWN_FILE, RECORD_FILE } from './models/file';
 import { INSTALMENT, INVOICE, INVOICE_LINE, PAYMENT } from './models/invoice';
 import { MEMBER, SESSION, SIGNATURE } from './models/member';
-import { DELIVERY_EVENT, MESSAGE, MESSAGE_RECIPIENT } from './models/message';
+import { ATTACHMENT, DELIVERY_EVENT, MESSAGE, MESSAGE_RECIPIENT } from './models/message';
 import { BOOKING, BOOKING_ITEM, PROJECT, PROJECT_CONTACT, PROJECT_PARTNER } from './models/project';
-import { PASSAGE, TEMPLATE, TEMPLATE_GROUP, TEMPLATE_VERSION } from './models/template';
+import { LETTERHEAD, PASSAGE, TEMPLATE, TEMPLATE_GROUP, TEMPLATE_VERSION } from './models/template';
 import { withoutValues } from './withoutValues';
 
 /** Every table by its name, in an order in which rows may be written. */
@@ -33,15 +33,18 @@ export const TABLES = {
   payment: PAYMENT,
   instalment: INSTALMENT,
   template_group: TEMPLATE_GROUP,
+  letterhead: LETTERHEAD,
   template: TEMPLATE,
   template_version: TEMPLATE_VERSION,
   passage: PASSAGE,
   signature: SIGNATURE,
   link: LINK,
   file: FILE,
+  own_file: OWN_FILE,
   record_file: RECORD_FILE,
   message: MESSAGE,
   message_recipient: MESSAGE_RECIPIENT,
+  attachment: ATTACHMENT,
   delivery_event: DELIVERY_EVENT,
 } as const;
 

@@ -11,8 +11,11 @@ export interface WantedRows {
   order?: string;
 }
 
+/** A row of a table, by the table's name. */
+export type RowOfTable<Name extends TableName> = RowOf<(typeof TABLES)[Name]>;
+
 export type RowsOfTables<Name extends TableName> = {
-  [One in Name]: RowOf<(typeof TABLES)[One]>[];
+  [One in Name]: RowOfTable<One>[];
 };
 
 /**
@@ -32,7 +35,7 @@ export async function rowsAtOnce<Name extends TableName>(
     { bind, type: QueryTypes.SELECT },
   );
   const rows = Object.fromEntries(names.map((name) => [name, [] as object[]]));
-  const moments = names.map(momentsOf);
+  const moments = names.map((name) => momentsOf(name).filter((one) => wanted[name]!.columns.includes(one)));
   for (const { part, found: row } of found) {
     for (const column of moments[part]!)
       if (row[column] !== null) row[column] = new Date(row[column] as string);

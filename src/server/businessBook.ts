@@ -1,5 +1,6 @@
 import { RecordBook } from '../core/records/recordBook';
-import { recordsOfBusiness, type OwnRows } from '../data/repositories/recordsOfBusiness';
+import type { OwnRows } from '../data/repositories/ownRows';
+import { recordsOfBusiness } from '../data/repositories/recordsOfBusiness';
 import { now } from './clock';
 import { connection } from './connection';
 

@@ -205,6 +205,18 @@ it('a device that has the list of templates is not given it again, until anythin
   await query('update passage set document = document || \'{"more": 1}\'');
   expect(await now(), 'a passage').not.toBe(edition);
   await query("update passage set document = document - 'more'");
+  // One that becomes somebody else's own goes out of the list, and is named beside it.
+  const note = "where key = 'short-note'";
+  await query(`update template set owner_id = (select id from member where key = 'teo') ${note}`);
+  const without = (await factsForWriting(imke, from, { edition }))!;
+  expect(without.list!.others).toEqual([{ name: 'Short note', whose: 'Teo Marsh' }]);
+  expect(without.list!.templates.some(({ key }) => key === 'short-note')).toBe(false);
+  await query(`update template set name = 'Teo’s note' ${note}`);
+  expect((await factsForWriting(imke, from, { edition: without.edition }))!.edition).not.toBe(
+    without.edition,
+  );
+  await query(`update template set name = 'Short note', owner_id = null ${note}`);
+  expect(await now(), 'as it was').toBe(edition);
   expect(list!.templates.every(({ topics, keptAt }) => topics && Date.parse(keptAt) > 0)).toBe(true);
 });
 
@@ -284,7 +296,7 @@ it('a template’s words become a version; a later writer and a taken name are t
   const moved = text.replace('group: Everyday', 'group: money').replace('name: Short note', 'name: A line');
   expect(await keepTemplate(imke, 'short-note', 2, moved)).toEqual({ result: 'kept', version: 3 });
   expect((await templateInPencil(imke, 'short-note'))!.head.name).toBe('A line');
-  expect(await findTemplates(imke, 'a line money')).toContain('short-note');
+  expect((await findTemplates(imke, 'a line money')).keys).toContain('short-note');
 });
 
 it('a payment is written down once, and not over somebody else’s', async () => {

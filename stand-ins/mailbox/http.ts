@@ -1,4 +1,6 @@
 import { createServer, type IncomingMessage, type Server, type ServerResponse } from 'node:http';
+import type { Attachment } from 'mailparser';
+import { contentOf } from './attachmentsIn';
 import type { Letters } from './letters';
 import { letterPage, listPage } from './page';
 
@@ -26,13 +28,20 @@ async function answer(
 ): Promise<void> {
   const url = new URL(request.url ?? '/', 'http://mailbox');
   const route = `${request.method} ${url.pathname}`;
-  const letter = letters.find(Number(/^\/letters\/(\d+)(?:\/html)?$/.exec(url.pathname)?.[1]));
+  const letter = letters.find(Number(/^\/letters\/(\d+)(?:\/html|\/files\/\d+)?$/.exec(url.pathname)?.[1]));
   if (route === 'GET /') return page(response, listPage(letters, url.searchParams.get('to') ?? undefined));
   if (route === 'GET /letters')
-    return send(response, 200, letters.list(url.searchParams.get('to') ?? undefined));
+    return send(
+      response,
+      200,
+      letters.list(url.searchParams.get('to') ?? undefined).map(({ raw: _, ...letter }) => letter),
+    );
   if (request.method === 'GET' && letter && url.pathname.endsWith('/html'))
     return framed(response, letter.html);
-  if (request.method === 'GET' && letter) return page(response, letterPage(letter));
+  const place = /\/files\/(\d+)$/.exec(url.pathname)?.[1];
+  const file = letter && place !== undefined ? await contentOf(letter.raw, Number(place)) : undefined;
+  if (request.method === 'GET' && file) return download(response, file);
+  if (request.method === 'GET' && letter && place === undefined) return page(response, letterPage(letter));
   if (route === 'DELETE /letters') {
     letters.clear();
     return send(response, 200, {});
@@ -71,6 +80,16 @@ function page(response: ServerResponse, html: string): void {
     'content-security-policy': "default-src 'none'; style-src 'unsafe-inline'; frame-src 'self'",
   });
   response.end(html);
+}
+
+/** What goes along is kept on the device, never opened here. */
+function download(response: ServerResponse, { filename = 'file', content }: Attachment): void {
+  response.writeHead(200, {
+    'content-type': 'application/octet-stream',
+    'content-disposition': `attachment; filename*=UTF-8''${encodeURIComponent(filename)}`,
+    'x-content-type-options': 'nosniff',
+  });
+  response.end(content);
 }
 
 /** A letter's own HTML runs nothing and loads nothing. */

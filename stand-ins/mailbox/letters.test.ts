@@ -1,4 +1,7 @@
+import { simpleParser } from 'mailparser';
+import MailComposer from 'nodemailer/lib/mail-composer';
 import { expect, it } from 'vitest';
+import { attachmentsIn, contentOf } from './attachmentsIn';
 import { Letters, type Letter } from './letters';
 import { letterPage, listPage } from './page';
 
@@ -10,6 +13,7 @@ const letter = (to: string[], subject = 'Hello'): Omit<Letter, 'id'> => ({
   text: 'text',
   html: '<p>x</p>',
   headers: [{ name: 'subject', value: subject }],
+  attachments: [{ name: '<script>.pdf', size: 3, sha256: '' }],
   raw: '',
 });
 
@@ -31,6 +35,31 @@ it('the oldest letters go first when there are too many', () => {
   expect(letters.list()).toHaveLength(1000);
   expect(letters.find(1)).toBeUndefined();
   expect(letters.find(1001)?.subject).toBe('No 1000');
+});
+
+it('the oldest letters go first when they are too long together, the newest never', () => {
+  const letters = new Letters();
+  const long = 'x'.repeat(150_000_000);
+  for (const subject of ['1', '2']) letters.add({ ...letter(['a@x.example'], subject), raw: long });
+  expect(letters.list().map(({ subject }) => subject)).toEqual(['2']);
+});
+
+it('what goes along is told apart from the pictures in the words', async () => {
+  const { message } = await new Promise<{ message: string }>((resolve, reject) => {
+    new MailComposer({
+      text: 'x',
+      html: '<img src="cid:a">',
+      attachments: [
+        { cid: 'a', content: Buffer.from('picture'), filename: 'a.png' },
+        { content: 'Tuning 78', filename: 'Prices.txt' },
+      ],
+    })
+      .compile()
+      .build((error, built) => (error ? reject(error) : resolve({ message: built.toString() })));
+  });
+  expect(attachmentsIn(await simpleParser(message)).map(({ filename }) => filename)).toEqual(['Prices.txt']);
+  expect((await contentOf(message, 0))?.content.toString()).toBe('Tuning 78');
+  expect(await contentOf(message, 1)).toBeUndefined();
 });
 
 it('refusals are given out once each, to an address of their own where they have one', () => {

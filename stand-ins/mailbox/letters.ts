@@ -9,6 +9,8 @@ export interface Letter {
   text: string;
   html: string;
   headers: { name: string; value: string }[];
+  /** what goes along, pictures in its words apart */
+  attachments: { name: string; size: number; sha256: string }[];
   raw: string;
 }
 
@@ -19,19 +21,23 @@ export interface Refusal {
   to?: string;
 }
 
-/** How many letters are kept: the oldest go first. */
+/** How many letters are kept, and how many characters they have together: the oldest go first. */
 const MOST = 1000;
+const LONGEST = 200_000_000;
 
 /** Everything that has arrived, and what the next delivery shall be met with. */
 export class Letters {
   private kept: Letter[] = [];
   private count = 0;
+  private length = 0;
   private refusals: Refusal[] = [];
   delay = 0;
 
   add(letter: Omit<Letter, 'id'>): void {
     this.kept.push({ ...letter, id: ++this.count });
-    if (this.kept.length > MOST) this.kept.shift();
+    this.length += letter.raw.length;
+    while (this.kept.length > MOST || (this.length > LONGEST && this.kept.length > 1))
+      this.length -= this.kept.shift()!.raw.length;
   }
 
   list(address?: string): Letter[] {
@@ -51,6 +57,7 @@ export class Letters {
 
   clear(): void {
     this.kept = [];
+    this.length = 0;
     this.refusals = [];
     this.delay = 0;
   }

@@ -28,12 +28,17 @@ export function listPage(letters: Letters, to: string | undefined): string {
 }
 
 export function letterPage(letter: Letter): string {
+  const along = letter.attachments.map(
+    ({ name, size }, place) =>
+      `<li><a href="/letters/${letter.id}/files/${place}">${escape(name)}</a> <small>${size} bytes</small></li>`,
+  );
   const headers = letter.headers.map(({ name, value }) => `${name}: ${value}`).join('\n');
   return frame(
     letter.subject || '(no subject)',
     `<p><a href="/?to=${encodeURIComponent(letter.to[0] ?? '')}">Back to the mailbox</a></p>
 <article><small>${escape(letter.from)} to ${escape(letter.to.join(', '))} · ${escape(letter.receivedAt)}</small>
-<iframe sandbox title="The letter as its reader sees it" src="/letters/${letter.id}/html"></iframe></article>
+<iframe sandbox title="The letter as its reader sees it" src="/letters/${letter.id}/html"></iframe>
+${along.length ? `<h2>With it</h2><ul>${along.join('')}</ul>` : ''}</article>
 <article><h2>As text</h2><pre>${escape(letter.text)}</pre></article>
 <article><h2>Headers</h2><pre>${escape(headers)}</pre></article>`,
   );

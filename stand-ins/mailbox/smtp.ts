@@ -1,5 +1,7 @@
+import { createHash } from 'node:crypto';
 import { simpleParser } from 'mailparser';
 import { SMTPServer } from 'smtp-server';
+import { attachmentsIn } from './attachmentsIn';
 import type { Letters } from './letters';
 
 const LARGEST = 30 * 1024 * 1024;
@@ -32,6 +34,11 @@ export function startSmtp(letters: Letters, port: number): SMTPServer {
           headers: parsed.headerLines.map(({ key, line }) => ({
             name: key,
             value: line.replace(/^[^:]*:\s*/, ''),
+          })),
+          attachments: attachmentsIn(parsed).map(({ filename = 'file', size, content }) => ({
+            name: filename,
+            size,
+            sha256: createHash('sha256').update(content).digest('hex'),
           })),
           raw: raw.toString('utf8'),
         });

@@ -1,8 +1,9 @@
 import { ValidationError } from 'yup';
 import { isDatabaseAway } from '../../server/databaseAway';
 import { NoSuchPlace } from '../../server/lists/placeInList';
+import { NotAllowed } from '../../server/signIn/rights';
 import { isSameOrigin, refuseOrigin } from '../sameOrigin';
-import { Refused } from './readJson';
+import { Refused } from './refused';
 
 /**
  * Answers a request of our own pages. What cannot be read is refused in words, and what fails is told; nothing of what
@@ -14,6 +15,7 @@ export async function answered(request: Request, answer: () => Promise<Response>
     return await answer();
   } catch (error) {
     if (error instanceof Refused) return error.answer();
+    if (error instanceof NotAllowed) return failed(403, error.message);
     if (error instanceof ValidationError) {
       const first = error.inner[0] ?? error;
       return Response.json({ error: first.message, field: first.path }, { status: 400 });

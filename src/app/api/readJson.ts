@@ -1,16 +1,5 @@
-/** A request that is refused before anything in it is looked at: the words and the status to refuse it with. */
-export class Refused extends Error {
-  constructor(
-    message: string,
-    readonly status: number,
-  ) {
-    super(message);
-  }
-
-  answer(): Response {
-    return Response.json({ error: this.message }, { status: this.status });
-  }
-}
+import { readBytes } from './readBytes';
+import { Refused } from './refused';
 
 /**
  * Reads the JSON of a request.
@@ -29,25 +18,6 @@ export async function readJson(request: Request, most: number): Promise<unknown>
   }
   if (!isKeepable(json)) throw new Refused('This holds characters that cannot be kept.', 400);
   return json;
-}
-
-async function readBytes(request: Request, most: number): Promise<Uint8Array> {
-  const tooLong = () => new Refused(`This is longer than ${most} bytes.`, 413);
-  if (Number(request.headers.get('content-length') ?? 0) > most) throw tooLong();
-  const chunks: Uint8Array[] = [];
-  let size = 0;
-  const reader = request.body?.getReader();
-  for (;;) {
-    const { done, value } = (await reader?.read()) ?? { done: true, value: undefined };
-    if (done) break;
-    size += value.length;
-    if (size > most) {
-      await reader!.cancel();
-      throw tooLong();
-    }
-    chunks.push(value);
-  }
-  return Buffer.concat(chunks);
 }
 
 /** Deeper than this is no form of ours. */

@@ -1,1 +1,7 @@
-export { default } from '../templates/loading';
+export default function Loading() {
+  return (
+    <p className="hint" role="status">
+      Fetching …
+    </p>
+  );
+}

@@ -1,1 +1,1 @@
-export { default } from '../templates/loading';
+export { default } from '../clients/loading';

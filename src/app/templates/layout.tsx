@@ -1,4 +1,5 @@
 import type { ReactNode } from 'react';
+import { passageNames } from '../../server/templates/passages';
 import { templatesByGroup } from '../../server/templates/templatesByGroup';
 import { PageArea } from '../../ui/shell/PageArea';
 import { Shell } from '../../ui/shell/Shell';
@@ -7,9 +8,10 @@ import { requireMember } from '../session';
 
 export default async function TemplatesLayout({ children }: { children: ReactNode }) {
   const member = await requireMember();
+  const [groups, passages] = await Promise.all([templatesByGroup(member), passageNames(member)]);
   return (
     <Shell member={member}>
-      <TemplateIndex owner={`${member.business_id} ${member.key}`} groups={await templatesByGroup(member)} />
+      <TemplateIndex owner={`${member.business_id} ${member.key}`} groups={groups} passages={passages} />
       <PageArea>{children}</PageArea>
     </Shell>
   );

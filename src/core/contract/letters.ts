@@ -79,6 +79,7 @@ export interface ShownLetter {
   version: number;
   /** who has dealt with what went wrong */
   settled_by: string | null;
+  attachments: { name: string; position: number; size: number }[];
   recipients: { role: 'to' | 'copy' | 'blind copy'; name: string; address: string }[];
   events: { kind: string; at: string; day: string; detail: string | null }[];
 }

@@ -54,6 +54,8 @@ export interface ListedEntry {
   mine?: true;
   /** parts that the owner has yet to replace */
   unfinished?: number;
+  /** the passages in it, by their keys */
+  passages?: string[];
   /** letters that were written from it, and when the last was: a day, in words and as it is sorted by */
   letters: number;
   lastUsed?: { words: string; at: string };

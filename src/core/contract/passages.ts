@@ -1,13 +1,10 @@
 import { object, string, type InferType } from 'yup';
 import { STARTING_POINTS } from '../records/recordKind';
-import { LONGEST_WORDS } from '../template/text/tooLarge';
+import { nameOf } from './named';
 import { VERSION } from './numbers';
+import { WORDS } from './words';
 
-const NAME = string()
-  .required('Give the passage a name.')
-  .matches(/\S/, 'Give the passage a name.')
-  .matches(/^[^{}|]*$/, 'A passage’s name has no braces and no “|”.')
-  .max(100, 'A passage’s name has at most 100 characters.');
+const NAME = nameOf('passage');
 
 /** A passage to be made: given to `/api/passages`. */
 export const NEW_PASSAGE = object({ name: NAME }).noUnknown();
@@ -17,26 +14,13 @@ export const PASSAGE_TO_KEEP = object({
   /** the version they were written from */
   version: VERSION,
   name: NAME,
-  text: string().defined().max(LONGEST_WORDS, `These words are longer than ${LONGEST_WORDS} characters.`),
+  text: WORDS,
+  /** the group it stands in, by its key; null: none */
+  group: string().min(1).max(100).nullable().defined(),
   /** what its fields are judged by, beside the templates it stands in */
   startsFrom: string().oneOf(STARTING_POINTS, 'Choose what it is seen from.').required(),
 }).noUnknown();
 export type PassageToKeep = InferType<typeof PASSAGE_TO_KEEP>;
-
-/** A passage to be removed: given to `/api/passages/<key>`. */
-export const PASSAGE_REMOVAL = object({ version: VERSION }).noUnknown();
-
-/** What came of making, keeping or removing a passage. */
-export type PassageAnswer =
-  | { result: 'done'; key: string; version: number }
-  /** another passage has the name */
-  | { result: 'taken'; error: string; field: 'name' }
-  /** its words, or what they would make of a template, in sentences */
-  | { result: 'wrong'; error: string; problems: string[] }
-  | { result: 'overtaken'; error: string }
-  /** it stands in templates */
-  | { result: 'used'; error: string }
-  | { result: 'gone'; error: string };
 
 /** Where a passage stands. */
 export interface PassageUses {
@@ -52,6 +36,8 @@ export interface PassageToWrite {
   name: string;
   version: number;
   text: string;
+  /** the group it stands in, by its key; null: none */
+  group: string | null;
   uses: PassageUses;
 }
 
@@ -63,4 +49,6 @@ export interface ListedPassage {
   begins: string;
   /** in how many templates it stands */
   uses: number;
+  /** the group it stands in, by its key; null: none */
+  group: string | null;
 }

@@ -1,8 +1,9 @@
 import { object, string, type InferType } from 'yup';
 import type { RecordsFile } from '../records/recordsFile';
-import type { Passage, Signature } from '../template/template';
+import type { Called, Letterhead, Passage, Signature } from '../template/template';
 import type { Problem } from '../problems/problem';
 import { LONGEST_WORDS } from '../template/text/tooLarge';
+import type { OwnFile } from './files';
 import { VERSION } from './numbers';
 
 /** A template's words in their text form, to be kept as a new version: given to `/api/templates/<key>`. */
@@ -44,5 +45,11 @@ export interface WordsFacts {
   business: RecordsFile['business'];
   passages: Passage[];
   signatures: Signature[];
-  groups: string[];
+  letterhead: Letterhead;
+  files: OwnFile[];
+  groups: Called[];
+  /** who may get a trial, whoever writes first */
+  members: { key: string; name: string }[];
+  /** the email addresses of the business, its members and partners */
+  addresses: string[];
 }

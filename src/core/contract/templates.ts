@@ -17,12 +17,31 @@ export const NEW_TEMPLATE = object({
 }).noUnknown();
 export type NewTemplate = InferType<typeof NEW_TEMPLATE>;
 
+/** What a template is called that is somebody else's own, and whose it is. */
+export interface OthersTemplate {
+  name: string;
+  whose: string;
+}
+
+/** The templates that have some words: answered by `/api/templates?find=`. */
+export interface FoundTemplates {
+  keys: string[];
+  /** those of others alone that are called so: they are offered to nobody else */
+  others: OthersTemplate[];
+}
+
 /** What came of making, copying, throwing away or putting back a template. */
 export type TemplateAnswer =
   | { result: 'done'; key: string }
   /** another template has the name */
   | { result: 'taken'; error: string; field: 'name' }
+  /** an act of the work relies on it */
+  | { result: 'used'; error: string }
   | { result: 'gone'; error: string };
+
+/** What is said of one that cannot be thrown away. */
+export const STAYS =
+  'An act of the work relies on it, so that it cannot be thrown away. Reword it, or let it rest: its first wording can be put back under Versions.';
 
 /** What depends on a template, before it goes. */
 export interface TemplateUses {
@@ -32,6 +51,8 @@ export interface TemplateUses {
   waiting: number;
   /** the act of the work it belongs to, and the other templates that do */
   act?: { name: string; others: string[] };
+  /** whether it came with the application and an act of the work relies on it: it can rest, not go */
+  stays: boolean;
 }
 
 /** A template in the trash. */

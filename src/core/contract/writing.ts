@@ -1,12 +1,16 @@
 import type { MetadataJson } from 'libphonenumber-js/core';
 import type { Addressing } from '../addressing/addressingOf';
 import type { RecordName } from '../describe/nameRecord';
+import type { OwnFile } from './files';
 import type { GroupHead } from './list';
+import type { OthersTemplate } from './templates';
 import type { CopyDocument } from '../document/copyDocument';
 import type { ListedTemplate, TemplateWords } from '../fitting/listedTemplate';
 import type { PastLetter } from '../fitting/fittingTemplates';
 import type { RecordsFile } from '../records/recordsFile';
-import type { Passage, Signature } from '../template/template';
+import type { Along } from '../writing/goesAlong';
+import type { Around } from '../writing/letterheadAround';
+import type { Letterhead, Passage, Signature } from '../template/template';
 
 /** What a letter from one record is written from, beside the templates: answered by `/api/writing`. */
 export interface WritingAnswer {
@@ -34,7 +38,12 @@ export interface TemplateList {
   templates: ListedTemplate[];
   passages: Passage[];
   signatures: Signature[];
+  letterhead: Letterhead;
+  /** those that a template has go along */
+  files: OwnFile[];
   groups: ListedGroup[];
+  /** those that are somebody else's own, and nobody else is offered */
+  others: OthersTemplate[];
 }
 
 /** A group with the keys of its templates, in their order. */
@@ -46,7 +55,10 @@ export interface ListedGroup extends GroupHead {
 /** A letter as it is read before the page that it is written on has come. */
 export interface FirstLetter {
   document: CopyDocument;
+  /** what stands around it */
+  around?: Around;
   addressing: Addressing;
+  along: readonly Along[];
   recipients: RecordName[];
   /** whom one writes to, and from what */
   name: string;

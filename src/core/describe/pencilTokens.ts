@@ -1,5 +1,5 @@
 import type { Part } from '../document/eachPart';
-import type { Line } from '../document/templateDocument';
+import type { Line, TemplateDocument } from '../document/templateDocument';
 import { labelOf, type Labels } from '../fill/describe/labels';
 import { openingOf, printLine } from '../template/text/printLine';
 import type { Passage, Template } from '../template/template';
@@ -27,6 +27,13 @@ export function pencilTokens({ head, document }: Template, pencil: PencilNames):
     END,
     ...document.content.flatMap((block) => tokensOf(block, pencil)),
   ];
+}
+
+/** How a passage or a signature begins, in one line as it is read in pencil. */
+export function beginning({ content }: TemplateDocument, pencil: PencilNames): string {
+  const tokens = content.flatMap((block) => tokensOf(block, pencil));
+  const words = tokens.map(({ type, words: said }) => (type === 'end' ? ' ' : said)).join('');
+  return words.replace(/\s+/g, ' ').trim().slice(0, 120);
 }
 
 function tokensOf(part: Part, pencil: PencilNames): PencilToken[] {

@@ -64,7 +64,8 @@ export type HoleKind = 'field' | 'blank' | 'gap' | 'unfinished';
 /** How words of a letter are set off, and what they are: a field's value, a signature. */
 export type CopyMark =
   | MarkOf<string>
-  | { type: 'signature' }
+  /** id: that of its note */
+  | { type: 'signature'; attrs: { id: string } }
   /** `said` is what the records say; other words under the mark are the writer's */
   | { type: 'value'; attrs: { id: string; said: string } };
 

@@ -190,7 +190,7 @@ export const LETTER: DocumentSchema<CopyNode['type'], CopyMark['type']> = {
       label: words(),
     }),
   },
-  marks: { signature: {}, value: { id: words(), said: words() }, ...looks(ADDRESS_OR_NONE) },
+  marks: { signature: { id: words('') }, value: { id: words(), said: words() }, ...looks(ADDRESS_OR_NONE) },
 };
 
 /** A structure stands among any kind, and holds the same. */

@@ -33,6 +33,17 @@ export function openHoles(document: CopyDocument): { id: string; label: string }
   );
 }
 
+/** The signatures that stand in it, by the ids of their notes, in the order of reading. */
+export function standingSignatures(document: CopyDocument): string[] {
+  const ids = new Set<string>();
+  for (const node of eachNode(document)) {
+    if (!holdsWords(node)) continue;
+    for (const { marks = [] } of node.content)
+      for (const mark of marks) if (mark.type === 'signature') ids.add(mark.attrs.id);
+  }
+  return [...ids];
+}
+
 /** What a document has at a place: the nodes of a value or a hole, by id. */
 export function stretchesById(document: CopyNode): ReadonlyMap<string, CopyWord[]> {
   const stretches = new Map<string, CopyWord[]>();

@@ -16,13 +16,36 @@ export interface WrittenCopy {
   html: string;
 }
 
-/** Writes out a fair copy by the same writers as a filled template: what is read is what goes. */
-export function writeCopy({ content: [subject, ...body] }: CopyDocument): WrittenCopy {
+/**
+ * Writes out a fair copy by the same writers as a filled template: what is read is what goes.
+ * @param around what stands above and below it
+ */
+export function writeCopy(
+  { content: [subject, ...body] }: CopyDocument,
+  around: { top?: CopyDocument; foot?: CopyDocument } = {},
+): WrittenCopy {
   const line = new LineWriter();
   if (subject?.type === 'subject') writeWords(subject.content, line);
   const letter = new LetterWriter();
   writeParts(body, letter);
-  return { subject: line.end(), ...letter.end() };
+  const { text, signatureAt, html } = letter.end();
+  const [top, foot] = [written(around.top), written(around.foot)];
+  const above = top.text && `${top.text}\n`;
+  return {
+    subject: line.end(),
+    // What follows the signature is set off with it in a mail's text, and left out with it where it is answered.
+    text: `${above}${text}${foot.text && `\n${foot.text}`}`,
+    ...(signatureAt === undefined ? {} : { signatureAt: above.length + signatureAt }),
+    html: `${top.html}${html}${foot.html}`,
+  };
+}
+
+/** A part of what stands around a letter; without words it is nothing. */
+function written(part: CopyDocument | undefined): { text: string; html: string } {
+  if (!part) return { text: '', html: '' };
+  const page = new LetterWriter();
+  writeParts(part.content, page);
+  return page.end();
 }
 
 function writeParts(parts: readonly CopyPart[], page: PageWriter): void {

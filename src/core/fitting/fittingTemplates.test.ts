@@ -8,6 +8,7 @@ import { readTemplate } from '../template/text/readTemplate';
 import { fittingTemplates, type PastLetter } from './fittingTemplates';
 import { formatsOf } from '../fill/formats/formatsOf';
 import { momentOf } from './momentOf';
+import { notOffered } from './notOffered';
 import { speaksOf } from './speaksOf';
 
 const template = (name: string, startsFrom: string, body: string, more = '') => ({
@@ -66,9 +67,13 @@ const RECORDS: RecordsFile = {
   ],
 };
 
+function situationOf(start: StartingPoint, business: RecordsFile['business'] = {}) {
+  const book = new RecordBook({ ...RECORDS, business }, readMoment('2026-11-25T09:00:00Z')!);
+  return situationFrom(book, start, { sender: { key: 'imke' } })!;
+}
+
 function fits(start: StartingPoint, letters: PastLetter[] = []) {
-  const book = new RecordBook(RECORDS, readMoment('2026-11-25T09:00:00Z')!);
-  const situation = situationFrom(book, start, { sender: { key: 'imke' } })!;
+  const situation = situationOf(start);
   const { fitting, others } = fittingTemplates(TEMPLATES, situation, letters, schemaOf(RECORDS));
   return { fitting: fitting.map(({ key, reason }) => `${key}: ${reason}`), others: [...others.values()] };
 }
@@ -130,6 +135,30 @@ describe('templates that fit', () => {
     expect(fits(from('enquiry', 'e1')).fitting).toEqual(['answer: ']);
     expect(fits(from('enquiry', 'e1')).others.map(({ key }) => key)).toEqual(['note']);
     expect(JSON.stringify(fits(from('invoice', 'late')))).not.toContain('resting');
+  });
+
+  it('what is not offered says why', () => {
+    const why = (start: StartingPoint, business: RecordsFile['business'] = {}) => {
+      const situation = situationOf(start, business);
+      return Object.fromEntries(
+        TEMPLATES.flatMap(({ key, head }) => {
+          const words = notOffered(head, situation);
+          return words === undefined ? [] : [[key, words]];
+        }),
+      );
+    };
+    expect(why(from('enquiry', 'e1'))).toMatchObject({
+      reminder: 'It starts from an invoice, and there is none here',
+      confirmed: 'It starts from a visit, and there is none here',
+      resting: 'It is resting',
+    });
+    expect(why(from('enquiry', 'e1'), { booking_label: 'appointment' })).toMatchObject({
+      confirmed: 'It starts from an appointment, and there is none here',
+    });
+    expect(why(from('invoice', 'late'))).toEqual({
+      answer: 'It starts from an enquiry, and there is none here',
+      resting: 'It is resting',
+    });
   });
 
   it('what the member has used comes before what they have not', () => {

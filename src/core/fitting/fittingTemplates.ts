@@ -5,10 +5,10 @@ import { formatsOf } from '../fill/formats/formatsOf';
 import { SCHEMA_DEFAULTS } from '../records/defaults';
 import type { Schema } from '../records/schema';
 import type { Situation, StartingPoint } from '../records/which/situation';
-import { LEADS_TO } from '../records/which/situation';
 import { fitsWhen } from './fitsWhen';
 import { topicsOf, type AnyTemplate } from './listedTemplate';
 import { momentOf, type Aptness } from './momentOf';
+import { notOffered } from './notOffered';
 
 /** A letter that was written before, as far as choosing the next one needs it. */
 export interface PastLetter {
@@ -75,7 +75,7 @@ export function fittingTemplates(
   const scored: { fit: Fit; score: number; fits: boolean }[] = [];
   for (const template of templates) {
     const { key, head } = template;
-    if (head.resting || head.kind === 'text' || !canStart(head.startsFrom, situation)) continue;
+    if (notOffered(head, situation) !== undefined) continue;
     const own = lettersFrom.get(key) ?? [];
     const sent = own.findLast(({ about }) => about.kind === start.kind && about.key === record);
     const used = own.filter(({ member }) => member === sender.key).length;
@@ -151,12 +151,6 @@ export function foreignLanguage(
 function languageOf(locale: string): string {
   const end = locale.indexOf('-');
   return (end < 0 ? locale : locale.slice(0, end)).toLowerCase();
-}
-
-/** Whether the records a template starts from can be reached from here. */
-function canStart(startsFrom: StartingPoint['kind'], situation: Situation): boolean {
-  if (startsFrom === situation.start.kind || startsFrom === 'client') return true;
-  return LEADS_TO[situation.start.kind].includes(startsFrom) && situation[startsFrom] !== undefined;
 }
 
 function times(count: number): string {

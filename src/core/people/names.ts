@@ -1,4 +1,4 @@
-import { isInitials, partName } from './partName';
+import { isInitials, partName, type PartedName } from './partName';
 
 /** What a record may say of a person's name; every part optional, an empty string is a missing part. */
 export interface Named {
@@ -63,11 +63,18 @@ export function fullName(record: Named): string | undefined {
 
 const FIRM = new Set(['organisation', 'partner']);
 
-function persons({ name, full_name, kind, given_name, family_name }: Named) {
+/** A record's one string parted, as it was asked for last: a letter says a name many times, and counting holes all of them. */
+const parted = new WeakMap<Named, { written: string; persons: PartedName['persons'] }>();
+
+function persons(record: Named): PartedName['persons'] | [] {
+  const { name, full_name, kind, given_name, family_name } = record;
   const written = (name || full_name)?.trim();
   // Where the owner set the parts, the one string is not parted again.
   if (!written || given_name || family_name || FIRM.has(kind ?? '')) return [];
-  return partName(written).persons;
+  let known = parted.get(record);
+  if (known?.written !== written)
+    parted.set(record, (known = { written, persons: partName(written).persons }));
+  return known.persons;
 }
 
 function severalIn(record: Named): boolean {

@@ -1,6 +1,9 @@
 import { describe, expect, it } from 'vitest';
+import type { OwnFile } from '../contract/files';
 import type { RecordsFile } from '../records/recordsFile';
 import { SAMPLE } from '../fill/test/fillSample';
+import type { TemplateDocument } from '../document/templateDocument';
+import type { Signature } from '../template/template';
 import { readTemplate } from '../template/text/readTemplate';
 import { proofLetter } from '../writing/proofLetter';
 import { WritingDesk } from '../writing/writingDesk';
@@ -11,15 +14,17 @@ interface Given {
   head?: string;
   records?: Partial<RecordsFile>;
   choices?: Partial<Choices>;
+  signatures?: Signature[];
+  files?: OwnFile[];
 }
 
 /** What the proof says of a letter from the sample's records. */
 function marksOf(
   body: string,
-  { from = 'invoice:K-101', head = '', records, choices }: Given = {},
+  { from = 'invoice:K-101', head = '', records, choices, signatures, files = [] }: Given = {},
 ): string[] {
   const [kind, key] = from.split(':') as ['invoice', string];
-  const source = `---\nname: T\ngroup: G\nstarts from: ${kind}\nsubject: S\n${head}---\n${body}`;
+  const source = `---\nname: T\ngroup: G\nstarts from: ${kind}\nsubject: S\n${signatures ? '' : 'signature: none\n'}${head}---\n${body}`;
   const { value, problems } = readTemplate(source, 't.md');
   if (!value) throw new Error(JSON.stringify(problems));
   const desk = new WritingDesk({
@@ -27,7 +32,8 @@ function marksOf(
     now: Date.parse('2026-03-02T09:00:00Z'),
     templates: [{ ...value, key: 't', version: 1 }],
     passages: [],
-    signatures: [],
+    signatures: signatures ?? [],
+    files,
     member: 'imke',
   });
   const filled = desk.fill({ kind, key }, { template: 't', answers: {}, ...choices });
@@ -113,9 +119,22 @@ describe('what a template attaches', () => {
   it('is a stop until it is left out', () => {
     expect(marksOf('it is enclosed', { head })).toEqual([
       'stop: The invoice as PDF cannot be attached yet. Leave it out, and read whether the letter speaks of it.',
-      'stop: “Price list.pdf” cannot be attached yet. Leave it out, and read whether the letter speaks of it.',
+      'stop: “Price list.pdf” is not among the business’s files. Leave it out, and read whether the letter speaks of it.',
     ]);
     expect(marksOf('x', { head, choices: { leftOut: ['invoice pdf', 'Price list.pdf'] } })).toEqual([]);
+  });
+
+  it('goes along when it is a file that is there, as long as all of it is not too large', () => {
+    const files = [
+      { name: 'Price list.pdf', size: 9_000_000 },
+      { name: 'Photographs.zip', size: 8_000_000 },
+    ];
+    const both = 'attach: [price LIST.pdf, Photographs.zip, Photographs.zip]\n';
+    expect(marksOf('x', { head: 'attach: [price LIST.pdf]\n', files })).toEqual([]);
+    expect(marksOf('x', { head: both, files })).toEqual([
+      'stop: What goes along has 17 MB together, and at most 15 MB can: leave out “Price list.pdf”.',
+    ]);
+    expect(marksOf('x', { head: both, files, choices: { leftOut: ['Price list.pdf'] } })).toEqual([]);
   });
 });
 
@@ -165,4 +184,37 @@ it('an answer below nothing is a query', () => {
   expect(marksOf('{{? Hours : number}}', { choices: { answers: { Hours: '-3' } } })).toEqual([
     'query: “Hours” is below nothing: -3.',
   ]);
+});
+
+describe('how a letter is signed', () => {
+  const line = (text: string): TemplateDocument => ({
+    type: 'doc',
+    content: [{ type: 'paragraph', content: [{ type: 'text', text }] }],
+  });
+  const teo = { key: 'teo', full_name: 'Teo Marsh', email: 'teo@larkfield.example' };
+  const signatures = [
+    { key: 'imke', name: 'Imke', member: 'imke', usual: true, document: line('Imke') },
+    { key: 'teo', name: 'On the road', member: 'teo', usual: true, document: line('Teo') },
+    { key: 'house', name: 'House', usual: true, document: line('Larkfield') },
+  ];
+  const signed = (body: string, head = '') =>
+    marksOf(body, { head, signatures, records: { members: [...SAMPLE.members!, teo] } });
+
+  it('once, by whoever it comes from, is nothing', () => {
+    expect(signed('Yours\n\n{{signature}}')).toEqual([]);
+    expect(signed('Yours\n\n{{signature}}', 'signature: house\n')).toEqual([]);
+  });
+
+  it('with two signatures is a stop, with none a query, unless the head wants none', () => {
+    expect(signed('{{signature}}\n\nYours\n\n{{signature}}')).toEqual([
+      'stop: This letter is signed twice. Take one of the signatures out.',
+    ]);
+    expect(signed('Yours')).toEqual(['query: This letter carries no signature.']);
+    expect(signed('Yours {{signature}}', 'signature: none\n')).toEqual([]);
+  });
+
+  it('by somebody else is a query', () =>
+    expect(signed('{{signature}}', 'signature: teo\n')).toEqual([
+      'query: It is signed by Teo Marsh and comes from Imke Sandoval.',
+    ]));
 });

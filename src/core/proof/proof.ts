@@ -9,11 +9,13 @@ import { checkNothingOwed } from './nothingOwed';
 import { checkOutsiders } from './outsiders';
 import type { Check, Proofed, ProofMark } from './proofMark';
 import { checkSender } from './sender';
+import { checkSigned } from './signed';
 import { checkSubject } from './subject';
 
 const CHECKS: readonly Check[] = [
   checkAddressees,
   checkSender,
+  checkSigned,
   checkSubject,
   checkHoles,
   checkAttachments,

@@ -1,7 +1,9 @@
 import type { Addressing } from '../addressing/addressingOf';
 import type { Note } from '../fill/filled';
 import type { Situation } from '../records/which/situation';
+import type { MemberData } from '../records/recordsFile';
 import type { TemplateHead } from '../template/template';
+import type { Along } from '../writing/goesAlong';
 
 /** A stop must be cured before the letter goes; a query may be let stand. */
 export interface ProofMark {
@@ -24,9 +26,13 @@ export interface Proofed {
   addressing: Addressing;
   /** what the fields say that stand in the letter */
   notes: readonly Note[];
+  /** the signatures that stand in it, each with whose it is; undefined: nobody's any more */
+  signatures: readonly { whose: MemberData | undefined }[];
   /** what is still missing, each with its reason in words */
   holes: readonly { id: string; reason: string }[];
-  /** what the template attaches and its writer has left out */
+  /** what its template has go along */
+  along: readonly Along[];
+  /** what of that its writer has left out */
   leftOut: readonly string[];
 }
 

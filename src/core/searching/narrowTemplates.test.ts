@@ -12,7 +12,7 @@ const template = (key: string, more: Partial<ListedEntry> = {}): ListedEntry => 
 const used = (at: string) => ({ words: at, at });
 const TEMPLATES = [
   template('a', { letters: 2, lastUsed: used('2026-03-01') }),
-  template('b', { resting: true }),
+  template('b', { resting: true, passages: ['how-to-pay'] }),
   template('c', { startsFrom: 'visit', letters: 9, lastUsed: used('2026-02-01') }),
   template('d', { mine: true, unfinished: 2 }),
 ];
@@ -20,6 +20,7 @@ const TEMPLATES = [
 it.each([
   ['all', 'by hand', 'abcd'],
   ['resting', 'by hand', 'b'],
+  ['has how-to-pay', 'by hand', 'b'],
   ['unfinished', 'by hand', 'd'],
   ['mine', 'by use', 'd'],
   ['from visit', 'by hand', 'c'],

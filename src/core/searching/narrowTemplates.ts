@@ -1,7 +1,10 @@
 import type { ListedEntry } from '../contract/list';
 
-/** Which templates are shown: all, those that are so, or those that start from a kind of record, as it is called. */
-export type Narrowing = 'all' | 'resting' | 'unfinished' | 'mine' | `from ${string}`;
+/**
+ * Which templates are shown: all, those that are so, those that start from a kind of record, as it is called, or those that have a
+ * passage, by its key.
+ */
+export type Narrowing = 'all' | 'resting' | 'unfinished' | 'mine' | `from ${string}` | `has ${string}`;
 
 /** The order they stand in: as the owner put them, or by their use. */
 export type Sorting = 'by hand' | 'by last use' | 'by use';
@@ -23,7 +26,10 @@ export function narrowTemplates(
   }
 }
 
-function isLeft({ resting, unfinished, mine, startsFrom }: ListedEntry, narrowing: Narrowing): boolean {
+function isLeft(
+  { resting, unfinished, mine, startsFrom, passages = [] }: ListedEntry,
+  narrowing: Narrowing,
+): boolean {
   switch (narrowing) {
     case 'all':
       return true;
@@ -34,7 +40,7 @@ function isLeft({ resting, unfinished, mine, startsFrom }: ListedEntry, narrowin
     case 'mine':
       return mine ?? false;
     default:
-      return narrowing === `from ${startsFrom}`;
+      return narrowing === `from ${startsFrom}` || passages.some((key) => narrowing === `has ${key}`);
   }
 }
 

@@ -21,7 +21,7 @@ export interface TemplateHead {
   copy?: Line;
   blindCopy?: Line;
   attach?: string[];
-  /** a signature's name, or "none" */
+  /** a signature, or "none": by its key where it is kept, by its name in its text form */
   signature?: string;
   /** whether the house's letterhead is left out */
   letterhead?: 'none';
@@ -49,21 +49,35 @@ export interface KeptTemplate extends Template {
   version: number;
 }
 
-/** What letters are signed with: a member's own, or the house's, which is filled with whoever writes. */
-export interface Signature {
+/** What templates call by a name, which may change: what was written with a former one still means it. */
+export interface Called {
   name: string;
+  /** what it was called before */
+  formerly?: readonly string[];
+}
+
+/** What letters are signed with: a member's own, or the house's, which is filled with whoever writes. */
+export interface Signature extends Called {
+  /** what templates refer to it by, where they are kept */
+  key: string;
   /** whose, by key; absent: the house's */
   member?: string;
-  /** whether it stands where none is asked for by name */
+  /** whether it stands where none is asked for by name: under its member's letters, or those of members with none */
   usual: boolean;
   /** paragraphs alone */
   document: TemplateDocument;
 }
 
+/** What the house puts around every letter. */
+export interface Letterhead {
+  top?: TemplateDocument;
+  foot?: TemplateDocument;
+}
+export type LetterheadPart = keyof Letterhead;
+
 /** Text shared by many templates. */
-export interface Passage {
+export interface Passage extends Called {
   /** what templates refer to it by, where they are kept */
   key: string;
-  name: string;
   document: TemplateDocument;
 }

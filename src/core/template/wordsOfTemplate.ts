@@ -13,7 +13,7 @@ export function wordsOfTemplate({
 }
 
 /** The words of some parts; fields by their paths. */
-export function wordsIn(parts: readonly Part[]): string {
+function wordsIn(parts: readonly Part[]): string {
   const words: string[] = [];
   for (const { part } of eachPart(parts)) {
     if (part.type === 'text') words.push(part.text);

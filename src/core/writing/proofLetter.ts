@@ -1,9 +1,10 @@
 import { addressingOf, type Addressing } from '../addressing/addressingOf';
 import type { CopyDocument } from '../document/copyDocument';
-import { openHoles, valuesOf } from '../fairCopy/values';
+import { openHoles, standingSignatures, valuesOf } from '../fairCopy/values';
 import { writeCopy, type WrittenCopy } from '../fairCopy/writeCopy';
 import type { CompiledTemplate } from '../fill/compileTemplate';
 import { askingRun } from '../fill/newRun';
+import type { MemberData } from '../records/recordsFile';
 import type { Situation } from '../records/which/situation';
 import { languageOf } from '../fill/fillInto';
 import { directed } from '../fill/write/directed';
@@ -25,8 +26,12 @@ export function isMeantFor({ fits, head, slots }: CompiledTemplate, situation: S
 /** Writes out the page as it stands and checks it. Queries that its writer let stand are not said again. */
 export function proofLetter(document: CopyDocument, filled: FilledLetter): ProofedLetter {
   const { template, situation, choices } = filled;
-  const copy = writeCopy(document);
+  const copy = writeCopy(document, filled.around);
   const reasons = new Map(filled.holes.map(({ id, reason }) => [id, reason]));
+  const missing = (filled.around?.holes ?? []).map(({ id, reason }) => ({
+    id,
+    reason: `In the letterhead: ${reason}`,
+  }));
   const holes = openHoles(document).map(({ id, label }) => ({
     id,
     reason: reasons.get(id) ?? `“${label}” is still missing.`,
@@ -40,7 +45,9 @@ export function proofLetter(document: CopyDocument, filled: FilledLetter): Proof
       subject: copy.subject,
       addressing,
       notes: filled.notes.filter(({ id }) => standing.has(id)),
-      holes,
+      signatures: standingSignatures(document).map((id) => ({ whose: signerOf(id, filled) })),
+      holes: [...holes, ...missing],
+      along: filled.along,
       leftOut: choices.leftOut ?? [],
     },
     situation,
@@ -51,4 +58,10 @@ export function proofLetter(document: CopyDocument, filled: FilledLetter): Proof
     addressing,
     marks: marks.filter(({ kind, id }) => kind === 'stop' || !choices.stets?.includes(id)),
   };
+}
+
+/** Whose a signature is, by the id of its note. */
+function signerOf(signature: string, { notes, situation: { book } }: FilledLetter): MemberData | undefined {
+  const note = notes.find(({ id }) => id === signature);
+  return note?.record === undefined ? undefined : book.members.get(note.record.slice('member:'.length));
 }

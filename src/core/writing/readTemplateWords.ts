@@ -2,18 +2,19 @@ import { NO_GROUP } from '../contract/groups';
 import { tooLarge } from '../template/text/tooLarge';
 import { compileTemplate } from '../fill/compileTemplate';
 import { readPassages } from '../fill/paths/scope';
+import { didYouMean } from '../problems/nearest';
 import { byPlace, type Problem } from '../problems/problem';
 import type { Schema } from '../records/schema';
-import type { Passage, Template } from '../template/template';
-import { inKeys } from '../template/naming';
+import type { Called, Passage, Signature, Template } from '../template/template';
+import { byName, inKeys } from '../template/naming';
 import { readTemplate } from '../template/text/readTemplate';
 
 /** What a template's words are judged by. */
 export interface WordsContext {
   schema: Schema;
   passages: readonly Passage[];
-  /** the names of the groups there are */
-  groups: readonly string[];
+  signatures: readonly Signature[];
+  groups: readonly Called[];
 }
 
 /** A template's text form read and judged: the template, or everything that is wrong, each at its line. */
@@ -23,7 +24,7 @@ export type WordsReading =
 /** The same on the page while it is typed, and on the server before a version is kept. */
 export function readTemplateWords(
   text: string,
-  { groups, passages, ...context }: WordsContext,
+  { groups, passages, signatures, ...context }: WordsContext,
 ): WordsReading {
   const large = tooLarge(text);
   if (large) return { template: undefined, problems: [{ file: '', line: 1, column: 1, message: large }] };
@@ -33,25 +34,51 @@ export function readTemplateWords(
     ? compileTemplate(readable, {
         ...context,
         passages: readPassages(passages, 'name'),
+        signatures: [...byName(signatures)].map(([key, one]) => ({ ...one, key })),
         ...(reading.places ? { places: reading.places } : {}),
         file: '',
       }).problems
     : [];
-  const problems = [...reading.problems, ...judged, ...unknownGroup(text, readable, groups)].sort(byPlace);
+  const problems = [
+    ...reading.problems,
+    ...judged,
+    ...unknownInHead(text, readable, { groups, signatures }),
+  ].sort(byPlace);
   return problems.length || !reading.value
     ? { template: undefined, problems }
-    : { template: inKeys(reading.value, { passages }), problems: [] };
+    : { template: inKeys(reading.value, { passages, signatures }), problems: [] };
 }
 
-function unknownGroup(text: string, template: Template | undefined, groups: readonly string[]): Problem[] {
+/** What a head calls by a name that nothing has. */
+function unknownInHead(
+  text: string,
+  template: Template | undefined,
+  { groups, signatures }: Pick<WordsContext, 'groups' | 'signatures'>,
+): Problem[] {
   if (!template) return [];
-  const wanted = template.head.group.toLowerCase();
-  if ([...groups, NO_GROUP].some((name) => name.toLowerCase() === wanted)) return [];
+  const { group, signature } = template.head;
+  const called = byName(signatures);
+  const grouped = [NO_GROUP, ...byName(groups).keys()].map((name) => name.toLowerCase());
   return [
-    {
-      ...headPlace(text, 'group'),
-      message: `There is no group “${template.head.group}”. There are ${groups.join(', ')}.`,
-    },
+    ...(grouped.includes(group.toLowerCase())
+      ? []
+      : [
+          {
+            ...headPlace(text, 'group'),
+            message: `There is no group “${group}”. There are ${groups.map(({ name }) => name).join(', ')}.`,
+          },
+        ]),
+    ...(signature === undefined || signature === 'none' || called.has(signature)
+      ? []
+      : [
+          {
+            ...headPlace(text, 'signature'),
+            message: `There is no signature “${signature}”.${didYouMean(
+              signature,
+              signatures.map(({ name }) => name),
+            )}`,
+          },
+        ]),
   ];
 }
 

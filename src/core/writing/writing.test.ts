@@ -74,7 +74,7 @@ const start = { kind: 'invoice', key: 'K-1' } as const;
 const choices = { template: 't', answers: {} };
 
 function desk(body: string, { head = '', records = RECORDS }: { head?: string; records?: RecordsFile } = {}) {
-  const source = `---\nname: T\ngroup: Money\nstarts from: invoice\nsubject: 'S {{invoice.number}}'\n${head}---\n${body}\n`;
+  const source = `---\nname: T\ngroup: Money\nstarts from: invoice\nsubject: 'S {{invoice.number}}'\nsignature: none\n${head}---\n${body}\n`;
   const template = { ...readTemplate(source, 't.md').value!, key: 't', version: 1 };
   return new WritingDesk({
     records,
@@ -263,12 +263,20 @@ describe('the proof of a letter', () => {
 });
 
 describe('a template’s words', () => {
-  const context = { schema: schemaOf(RECORDS), passages: [], groups: ['Money', 'Visits'] };
+  const context = {
+    schema: schemaOf(RECORDS),
+    passages: [],
+    signatures: [],
+    groups: [{ name: 'Money', formerly: ['Cash'] }, { name: 'Visits' }],
+  };
   const words = (group: string, body: string) =>
     `---\nname: T\ngroup: ${group}\nstarts from: invoice\nsubject: S\n---\n${body}\n`;
 
   it('are a template when nothing is wrong', () =>
     expect(readTemplateWords(words('money', '{{invoice.number}}'), context).template?.head.name).toBe('T'));
+
+  it('may say what something was called before', () =>
+    expect(readTemplateWords(words('cash', '{{invoice.number}}'), context).problems).toEqual([]));
 
   it('have each mistake at its line: the group, a path, what is never closed', () => {
     const { problems } = readTemplateWords(

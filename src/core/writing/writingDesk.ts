@@ -1,4 +1,5 @@
 import { addresseesOf, type Addressees } from '../addressing/addresseesOf';
+import type { OwnFile } from '../contract/files';
 import { fairCopyOf, type FairCopy } from '../fairCopy/fairCopy';
 import { mergeCopies } from '../fairCopy/mergeCopies';
 import { readAnswer } from '../fill/blanks';
@@ -18,8 +19,17 @@ import {
   type FittingTemplates,
   type PastLetter,
 } from '../fitting/fittingTemplates';
-import type { KeptTemplate, Passage, Signature, TemplateHead, WrittenTo } from '../template/template';
+import type {
+  KeptTemplate,
+  Letterhead,
+  Passage,
+  Signature,
+  TemplateHead,
+  WrittenTo,
+} from '../template/template';
+import { goesAlong, type Along } from './goesAlong';
 import type { Choices, Letter } from './letter';
+import { LetterheadFiller, type Around } from './letterheadAround';
 
 /** How many filled letters are kept at hand. */
 const KEPT = 4;
@@ -33,6 +43,10 @@ export interface WritingFacts {
   templates: readonly AnyTemplate[];
   passages: readonly Passage[];
   signatures: readonly Signature[];
+  /** what stands around every letter; absent: nothing */
+  letterhead?: Letterhead;
+  /** the business's own that templates name; absent: none */
+  files?: readonly OwnFile[];
   /** the key of the member who writes */
   member: string;
 }
@@ -42,6 +56,10 @@ export interface FilledLetter extends FairCopy, Addressees {
   template: CompiledTemplate;
   situation: Situation;
   choices: Choices;
+  /** what stands around it */
+  around?: Around;
+  /** what its template has go along, whether its writer has left it out or not */
+  along: readonly Along[];
 }
 
 /**
@@ -53,6 +71,7 @@ export class WritingDesk {
   private readonly schema: Schema;
   private readonly templates: Map<string, AnyTemplate>;
   private readonly passages: ReadonlyMap<string, ReadPassage>;
+  private readonly letterhead: LetterheadFiller | undefined;
   private readonly compiled = new Map<string, CompiledTemplate | string[]>();
   /** the last letters filled: the same one is asked for again and again while it is written */
   private lately: { key: string; filled: FilledLetter }[] = [];
@@ -62,6 +81,9 @@ export class WritingDesk {
     this.schema = schemaOf(facts.records);
     this.templates = new Map(facts.templates.map((template) => [template.key, template]));
     this.passages = readPassages(facts.passages);
+    this.letterhead =
+      facts.letterhead &&
+      new LetterheadFiller(facts.letterhead, { schema: this.schema, passages: this.passages });
   }
 
   template(key: string): AnyTemplate | undefined {
@@ -149,12 +171,15 @@ export class WritingDesk {
     const situation = this.situation(start, choices);
     if (Array.isArray(template) || !situation) return undefined;
     const sender = senderOf(template, situation);
+    const around = this.letterhead?.around(template.head, { ...situation, sender });
     return {
       template,
       choices,
       situation: { ...situation, sender },
       ...addresseesOf(template, situation),
       ...fairCopyOf(template, situation, this.answers(template, choices)),
+      ...(around ? { around } : {}),
+      along: goesAlong(template.head, this.facts.files ?? []),
     };
   }
 

@@ -113,7 +113,10 @@ function templateRows({ groups, passages, signatures, ...rest }: Demonstration, 
     const group = groups.find((one) => one.name === name);
     return group ? stableId('group', group.key) : null;
   };
-  const naming = { passages: passages.map(({ name }) => ({ name, key: keyOfName(name, 'passage') })) };
+  const naming = {
+    passages: passages.map(({ name }) => ({ name, key: keyOfName(name, 'passage') })),
+    signatures,
+  };
   const document_schema = DOCUMENT_SCHEMA;
   return {
     template_group: groups.map(({ templates: _, ...group }, position) => ({
@@ -148,9 +151,10 @@ function templateRows({ groups, passages, signatures, ...rest }: Demonstration, 
       document: inKeys(document, naming),
       document_schema,
     })),
-    signature: signatures.map(({ name, member, usual, document }) => ({
+    signature: signatures.map(({ key, name, member, usual, document }) => ({
       business_id,
       id: stableId('signature', name),
+      key,
       member_id: member === undefined ? null : stableId('member', member),
       name,
       document,

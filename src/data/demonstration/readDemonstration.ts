@@ -19,6 +19,7 @@ import type {
 import { inWords } from '../../core/problems/problem';
 import type { Passage, Signature, Template } from '../../core/template/template';
 import { readPassage, readTemplate, type Reading } from '../../core/template/text/readTemplate';
+import { keyOfName } from '../../core/template/keyOfName';
 import { wordsOfSignature } from '../../core/template/wordsOfSignature';
 import { isoMoment } from '../../core/dates/zone';
 import { relativeDay, type Anchor } from './relativeDay';
@@ -144,7 +145,7 @@ function readSignature({ name, member, is_default: usual = false, text }: Writte
   const reading = readPassage(text, 'business.yaml', name);
   if (!reading.value) throw new Error(reading.problems.map(inWords).join('\n'));
   const { document } = reading.value;
-  return { name, ...(member === null ? {} : { member }), usual, document };
+  return { key: keyOfName(name, 'signature'), name, ...(member === null ? {} : { member }), usual, document };
 }
 
 async function readFiles(folder: string) {

@@ -1,6 +1,6 @@
 import type { TemplateDocument } from '../../core/document/templateDocument';
 import type { Custom } from '../../core/records/recordsFile';
-import { json, key, maybe, moment, oneOf, or, text, uuid, whole, yesNo } from '../column';
+import { json, key, maybe, moment, oneOf, or, text, texts, uuid, whole, yesNo } from '../column';
 
 export const MEMBER = {
   business_id: key(uuid()),
@@ -15,6 +15,8 @@ export const MEMBER = {
   email: text(),
   picture: maybe(text()),
   role: or(oneOf('owner', 'member'), 'member'),
+  /** whether one who is no owner may change what everyone writes with */
+  changes_shared: or(yesNo(), true),
   password_hash: text(),
   custom: or(json<Custom>(), {}),
   version: or(whole(), 1),
@@ -34,9 +36,12 @@ export const SESSION = {
 export const SIGNATURE = {
   business_id: key(uuid()),
   id: key(uuid()),
+  key: text(),
   member_id: maybe(uuid()),
   name: text(),
   document: json<TemplateDocument>(),
   document_schema: whole(),
   is_default: or(yesNo(), false),
+  version: or(whole(), 1),
+  former_names: or(texts(), []),
 };

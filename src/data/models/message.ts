@@ -67,6 +67,15 @@ export const MESSAGE_RECIPIENT = {
   contact_id: maybe(uuid()),
 };
 
+/** A file that goes along with a letter. */
+export const ATTACHMENT = {
+  business_id: key(uuid()),
+  message_id: key(uuid()),
+  position: key(whole()),
+  name: text(),
+  sha256: text(),
+};
+
 export const DELIVERY_EVENT = {
   business_id: key(uuid()),
   message_id: key(uuid()),

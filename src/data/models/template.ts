@@ -1,8 +1,8 @@
 import { DataTypes } from 'sequelize';
 import type { StartingKind } from '../../core/records/recordKind';
 import type { TemplateDocument } from '../../core/document/templateDocument';
-import type { TemplateHead } from '../../core/template/template';
-import { json, key, maybe, moment, or, text, uuid, whole, yesNo, type Column } from '../column';
+import type { LetterheadPart, TemplateHead } from '../../core/template/template';
+import { json, key, maybe, moment, or, text, texts, uuid, whole, yesNo, type Column } from '../column';
 
 export const TEMPLATE_GROUP = {
   business_id: key(uuid()),
@@ -12,6 +12,17 @@ export const TEMPLATE_GROUP = {
   initial: text(),
   tint: text(),
   position: whole(),
+  version: or(whole(), 1),
+  /** what it was called before, the last name last */
+  former_names: or(texts(), []),
+};
+
+/** What the house puts around every letter, part by part. */
+export const LETTERHEAD = {
+  business_id: key(uuid()),
+  part: key(text()) as Column<LetterheadPart>,
+  document: json<TemplateDocument>(),
+  document_schema: whole(),
   version: or(whole(), 1),
 };
 
@@ -52,4 +63,5 @@ export const PASSAGE = {
   document: json<TemplateDocument>(),
   document_schema: whole(),
   version: or(whole(), 1),
+  former_names: or(texts(), []),
 };

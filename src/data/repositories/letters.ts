@@ -31,6 +31,9 @@ const LETTERS = `select message.id, message.direction, message.kind, message.sta
     end as about,
     coalesce((select jsonb_agg(jsonb_build_object('role', role, 'name', name, 'address', address) order by position)
       from message_recipient one where one.business_id = message.business_id and one.message_id = message.id), '[]') as recipients,
+    coalesce((select jsonb_agg(jsonb_build_object('name', name, 'position', position, 'size', size) order by position)
+      from attachment join file on file.business_id = attachment.business_id and file.sha256 = attachment.sha256
+      where attachment.business_id = message.business_id and message_id = message.id), '[]') as attachments,
     coalesce((select jsonb_agg(jsonb_build_object('kind', kind, 'at', at, 'detail', detail) order by position)
       from delivery_event one where one.business_id = message.business_id and one.message_id = message.id), '[]') as events
   from message

@@ -1,6 +1,4 @@
 import { isoMoment } from '../../core/dates/zone';
-import { CATALOGUE } from '../../core/records/catalogue/catalogue';
-import type { Signature } from '../../core/template/template';
 import { wordsOfSignature } from '../../core/template/wordsOfSignature';
 import type { RecordKind } from '../../core/records/recordKind';
 import type {
@@ -12,65 +10,16 @@ import type {
   ProjectData,
   RecordsFile,
 } from '../../core/records/recordsFile';
-import type { RowOf } from '../column';
-import { TABLES, type Database, type TableName } from '../database';
-import { RECORD_TABLES } from '../recordTables';
-import { rowsAtOnce, type RowsOfTables, type WantedRows } from '../rowsAtOnce';
-
-type Row<Name extends TableName> = RowOf<(typeof TABLES)[Name]>;
+import type { Database, TableName } from '../database';
+import { rowsAtOnce, type RowOfTable, type RowsOfTables } from '../rowsAtOnce';
+import { ownRows, type OwnRows } from './ownRows';
+import { factsOf, OF_BUSINESS, wantedOf } from './wantedRows';
 
 /** Ids of the clients, and of enquiries that may have none, whose records are wanted. */
 export interface RecordScope {
   clients: readonly string[];
   enquiries?: readonly string[];
 }
-
-/** The rows that belong to no client: the business itself, and what it has of its own. */
-export interface OwnRows {
-  business: Row<'business'>;
-  fields: Row<'custom_field'>[];
-  links: Row<'link'>[];
-  members: Row<'member'>[];
-  signatures: Row<'signature'>[];
-  partners: Row<'partner'>[];
-}
-
-/** Reads them. Undefined when there is no such business. */
-export async function ownRows(database: Database, business_id: string): Promise<OwnRows | undefined> {
-  const { business, custom_field, link, member, signature, partner } = await rowsAtOnce(
-    database,
-    {
-      business: wantedOf('business', 'id = $business_id'),
-      custom_field: wantedOf('custom_field', OF_BUSINESS, 'position'),
-      link: wantedOf('link', OF_BUSINESS, 'position'),
-      member: wantedOf('member', OF_BUSINESS, 'role desc, key'),
-      signature: wantedOf('signature', OF_BUSINESS),
-      partner: wantedOf('partner', OF_BUSINESS, 'key'),
-    },
-    { business_id },
-  );
-  const [own] = business;
-  return (
-    own && {
-      business: own,
-      fields: custom_field,
-      links: link,
-      members: member,
-      signatures: signature,
-      partners: partner,
-    }
-  );
-}
-
-/** What letters are signed with, of rows that were read. */
-export function signaturesIn({ members, signatures }: OwnRows): Signature[] {
-  return signatures.map(({ name, member_id, is_default: usual, document }) => {
-    const member = members.find(({ id }) => id === member_id);
-    return { name, ...(member ? { member: member.key } : {}), usual, document };
-  });
-}
-
-const OF_BUSINESS = 'business_id = $business_id';
 
 /** The tables of what clients have, each in the order of its rows. */
 const OF_CLIENTS = {
@@ -91,10 +40,6 @@ const OF_CLIENTS = {
 } as const satisfies Partial<Record<TableName, string>>;
 type OfClients = keyof typeof OF_CLIENTS;
 const NAMES = Object.keys(OF_CLIENTS) as OfClients[];
-
-function wantedOf(name: TableName, where: string, order?: string): WantedRows {
-  return { columns: selectedColumns(name), where, ...(order ? { order } : {}) };
-}
 
 async function rowsOfClients(
   database: Database,
@@ -233,33 +178,6 @@ const WITHIN: Readonly<Record<OfClients, string>> = {
   instalment: OF_INVOICES,
 };
 
-/** The facts of a record that are kept, and what names it: the catalogue says which. */
-const FACTS = new Map<RecordKind, readonly string[]>();
-
-function factsOf(kind: RecordKind): readonly string[] {
-  let names = FACTS.get(kind);
-  if (!names) {
-    const kept = [...CATALOGUE[kind].values()].filter(({ derived }) => derived === undefined);
-    names = [...(kind === 'business' ? [] : ['key']), ...kept.map(({ key }) => key), 'custom'];
-    FACTS.set(kind, names);
-  }
-  return names;
-}
-
-/**
- * The columns that are read: of a record's table its facts and what ties it to others. What a table holds besides (a
- * password, a version) never leaves the database this way.
- */
-function selectedColumns(name: TableName): string[] {
-  const columns = Object.keys(TABLES[name]);
-  const kind = (RECORD_TABLES as Partial<Record<TableName, RecordKind>>)[name];
-  if (!kind) return columns;
-  const facts = factsOf(kind);
-  return columns.filter(
-    (column) => facts.includes(column) || /(?:^|_)id$/.test(column) || column === 'time_zone',
-  );
-}
-
 /** What a row says that the catalogue knows, without what is empty: a missing fact is an absent key. */
 function facts(kind: RecordKind, row: object) {
   return present(row, factsOf(kind));
@@ -281,7 +199,7 @@ function isNothing(value: unknown): boolean {
 }
 
 /** The signature that stands under a member's letters: their own default one. */
-function signatureText(signatures: readonly Row<'signature'>[], member: string): string | undefined {
+function signatureText(signatures: readonly RowOfTable<'signature'>[], member: string): string | undefined {
   const own = signatures.find((one) => one.member_id === member && one.is_default);
   return own && wordsOfSignature(own.document);
 }

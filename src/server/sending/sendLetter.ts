@@ -1,4 +1,3 @@
-import { randomUUID } from 'node:crypto';
 import { UniqueConstraintError } from 'sequelize';
 import type { SendAnswer } from '../../core/contract/letters';
 import { addressingOf, type Addressing } from '../../core/addressing/addressingOf';
@@ -12,14 +11,11 @@ import { proofLetter } from '../../core/writing/proofLetter';
 import { WritingDesk, type FilledLetter } from '../../core/writing/writingDesk';
 import { settleEarlier } from '../../data/repositories/sending/curedLetters';
 import { letterById } from '../../data/repositories/letters';
-import { momentIn } from '../../data/repositories/sending/outgoing';
+import { keepOutgoing } from '../../data/repositories/sending/keepOutgoing';
 import { recordsOfBusiness } from '../../data/repositories/recordsOfBusiness';
 import { scopeFrom, startingRecord, type StartingRecord } from '../../data/repositories/startingRecords';
-import {
-  passagesOfBusiness,
-  signaturesOfBusiness,
-  templateAtVersion,
-} from '../../data/repositories/templates/templatesOfBusiness';
+import { sharedWords } from '../../data/repositories/templates/sharedWords';
+import { templateAtVersion } from '../../data/repositories/templates/templatesOfBusiness';
 import { now } from '../clock';
 import { connection } from '../connection';
 import type { CurrentMember } from '../signIn/currentMember';
@@ -50,21 +46,22 @@ export const sendLetter = forMember(
     const { business_id } = member;
     const before = await letterById(database, business_id, letter.id);
     if (before) return { result: 'already', status: before.status, goesIn: before.goes_in };
-    const [record, template, passages, signatures] = await Promise.all([
+    const [record, template, { own, passages, signatures, letterhead, files }] = await Promise.all([
       startingRecord(database, business_id, letter.start),
       templateAtVersion(database, business_id, member.id, letter.choices.template, letter.templateVersion),
-      passagesOfBusiness(database, business_id),
-      signaturesOfBusiness(database, business_id),
+      sharedWords(database, business_id),
     ]);
     if (!record) return { result: 'gone', what: 'record' };
     if (!template) return { result: 'gone', what: 'template' };
-    const records = (await recordsOfBusiness(database, business_id, scopeFrom(letter.start, record)))!;
+    const records = (await recordsOfBusiness(database, business_id, scopeFrom(letter.start, record), own))!;
     const desk = new WritingDesk({
       records,
       now: now(),
       templates: [template],
       passages,
       signatures,
+      letterhead,
+      files,
       member: member.key,
     });
     const filled = desk.fill(letter.start, letter.choices);
@@ -111,40 +108,33 @@ async function keep(
   { id, start, choices, templateVersion }: WrittenLetter,
   { record, templateId, filled, written }: Kept,
 ): Promise<void> {
-  const { models, inTransaction } = connection();
   const addressing = addressingOf(filled);
-  const { from } = addressing;
-  const at = new Date(now());
-  await inTransaction(async () => {
-    await models.message.create({
-      business_id,
-      id,
-      message_id: `${id}@${from.email.split('@')[1] ?? 'localhost'}`,
-      direction: 'out',
-      status: 'going',
-      thread_id: randomUUID(),
-      ...written,
-      client_id: record.client_id,
-      project_id: record.project_id,
-      enquiry_id: start.kind === 'enquiry' ? record.id : null,
-      ...(await recordsWrittenAbout(business_id, filled, start)),
-      member_id,
-      template_id: templateId,
-      template_version: templateVersion,
-      notes: filled.notes,
-      choices,
-      from_name: from.name,
-      from_address: from.email,
-      reply_to: filled.replyTo || null,
-      at,
-      goes_at: await momentIn(connection(), TAKE_BACK_SECONDS),
-    });
-    await models.message_recipient.bulkCreate(
-      recipientsOf(addressing).map((one, position) => ({ ...one, business_id, message_id: id, position })),
-    );
-    await models.delivery_event.create({ business_id, message_id: id, position: 0, kind: 'going', at });
-    await settleEarlier(connection(), { business_id, id });
-  });
+  await keepOutgoing(
+    connection(),
+    {
+      message: {
+        business_id,
+        id,
+        ...written,
+        client_id: record.client_id,
+        project_id: record.project_id,
+        enquiry_id: start.kind === 'enquiry' ? record.id : null,
+        ...(await recordsWrittenAbout(business_id, filled, start)),
+        member_id,
+        template_id: templateId,
+        template_version: templateVersion,
+        notes: filled.notes,
+        choices,
+        reply_to: filled.replyTo || null,
+      },
+      from: addressing.from,
+      recipients: recipientsOf(addressing),
+      files: filesOf(filled),
+    },
+    new Date(now()),
+    TAKE_BACK_SECONDS,
+  );
+  await settleEarlier(connection(), { business_id, id });
 }
 
 /** The invoice or visit that a letter is about: the one it was written from, or the one taken instead. */
@@ -157,6 +147,11 @@ async function recordsWrittenAbout(
   const key = situation[kind]!.record.key;
   const found = await startingRecord(connection(), business_id, { kind, key });
   return { [`${kind}_id`]: found?.id ?? null, project_id: found?.project_id ?? null };
+}
+
+/** What goes along and was not left out; what cannot is stopped before. */
+function filesOf({ along, choices: { leftOut = [] } }: FilledLetter): string[] {
+  return along.flatMap(({ name }) => (leftOut.includes(name) ? [] : name));
 }
 
 function recipientsOf({ to, copies, blindCopies }: Addressing) {

@@ -7,7 +7,9 @@ import { dismissWorker, seeWorker } from '../../data/repositories/sending/worker
 import { DEMONSTRATION } from '../../data/test/temporaryDatabase';
 import { readMailServer, type MailServer } from '../../post/mailConnection';
 import { keepTemplate } from '../templates/keepTemplate';
+import { attachment } from '../letters/attachment';
 import { oneLetter } from '../letters/oneLetter';
+import { bringOwnFile } from '../records/ownFiles';
 import { imke } from '../test/imke';
 import { Ledger } from './ledger';
 import { Sender } from './sender';
@@ -137,6 +139,39 @@ describe('a letter on its way', () => {
     expect(content.replaceAll('=\n', '')).toContain(
       '<img src=3D"cid:picture-1@letter" alt=3D"Larkfield Piano Care"',
     );
+    server.close();
+  });
+
+  it('takes along the files that its template names, as they were when it was sent', async () => {
+    const invoice = { start: { kind: 'invoice', key: 'LPC-1048' } } as const;
+    const words = await readFile(path.join(DEMONSTRATION, 'templates', 'money-first-reminder.md'), 'utf8');
+    const withFiles = words.replace('\n---\n', '\nattach: [Terms.txt, Prices.txt]\n---\n');
+    expect(await keepTemplate(imke, 'first-reminder', 1, withFiles)).toMatchObject({ result: 'kept' });
+    const letter = { ...invoice, templateVersion: 2 };
+    expect(await sendLetter(imke, await written(letter))).toEqual({
+      result: 'stopped',
+      stops: [
+        '“Terms.txt” is not among the business’s files. Leave it out, and read whether the letter speaks of it.',
+        '“Prices.txt” is not among the business’s files. Leave it out, and read whether the letter speaks of it.',
+      ],
+    });
+    await bringOwnFile(imke, 'prices.txt', Buffer.from('Tuning 78'));
+    const choices = { template: 'first-reminder', answers: {}, leftOut: ['Terms.txt'] };
+    const [id] = await due({ ...letter, choices });
+    const taken = (await bringOwnFile(imke, 'Prices.txt', Buffer.from('Tuning 85'))) as { sha256: string };
+    await bringOwnFile(imke, 'Prices.txt', Buffer.from('Tuning 85'), taken.sha256);
+    const server = await mailServer();
+    await sendAllDue(server.address);
+    const content = server.content.join('\n');
+    expect(content).toContain('Content-Disposition: attachment; filename=prices.txt');
+    expect(content).toContain(Buffer.from('Tuning 78').toString('base64'));
+    expect(content).not.toContain('Terms.txt');
+    expect(await oneLetter(imke, id!)).toMatchObject({
+      attachments: [{ name: 'prices.txt', position: 1, size: 9 }],
+    });
+    expect((await attachment(imke, id!, '1'))?.content.toString()).toBe('Tuning 78');
+    expect(await attachment(imke, id!, '2')).toBeUndefined();
+    expect(await attachment(imke, 'none', '1')).toBeUndefined();
     server.close();
   });
 

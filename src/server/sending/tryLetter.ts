@@ -4,6 +4,7 @@ import { SCHEMA_DEFAULTS } from '../../core/records/defaults';
 import type { Database } from '../../data/database';
 import type { TryOutcome, OutgoingLetter } from '../../data/repositories/sending/outgoing';
 import { picturesOfBusiness } from '../../data/repositories/pictures';
+import { attachmentsOf } from '../../data/repositories/sending/attachments';
 import { compose } from '../../post/compose';
 import type { HandOver } from '../../post/mailConnection';
 import { Stopped, type MailConnections } from '../../post/mailConnections';
@@ -89,6 +90,7 @@ async function handOver(
     ...(html ? { html } : {}),
     language: letter.language ?? SCHEMA_DEFAULTS.locale,
     pictures: await picturesOfBusiness(database, letter.business_id, imageSources(html)),
+    attachments: await attachmentsOf(database, letter),
   });
   const envelope = { from: letter.from_address, to: letter.recipients.map(({ address }) => address) };
   return connections.handOver(envelope, message, () => ledger.begin(letter));

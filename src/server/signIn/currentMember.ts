@@ -11,6 +11,8 @@ export interface CurrentMember {
   key: string;
   full_name: string;
   role: 'owner' | 'member';
+  /** whether they may change what everyone writes with */
+  changesShared: boolean;
   /** what the business calls a booking */
   words: BookingWords;
 }
@@ -28,6 +30,7 @@ async function memberOf(hash: string): Promise<CurrentMember | undefined> {
     Omit<CurrentMember, 'words'> & { booking_label: string | null; away: boolean }
   >(
     `select member.business_id, business.name as business_name, member.id, member.key, member.full_name, member.role,
+       member.role = 'owner' or member.changes_shared as "changesShared",
        business.booking_label, session.seen_at < now() - interval '5 minutes' as away
      from session
      join member on member.business_id = session.business_id and member.id = session.member_id

@@ -5,6 +5,7 @@ import { keepVersion } from '../../data/repositories/templates/templateVersions'
 import { templatesByKey } from '../../data/repositories/templates/templatesOfBusiness';
 import { connection } from '../connection';
 import type { CurrentMember } from '../signIn/currentMember';
+import { mustChangeShared } from '../signIn/rights';
 import { forMember } from '../forMember';
 import { standingTemplates } from './standingTemplates';
 
@@ -28,6 +29,7 @@ export const actTemplates = forMember(async (member: CurrentMember): Promise<Act
 /** Makes a template the first of its act: a version of it, and one of whichever was. Undefined: it belongs to none. */
 export const makeFirst = forMember(
   async (member: CurrentMember, key: string): Promise<TemplateAnswer | undefined> => {
+    mustChangeShared(member);
     const { business_id, id } = member;
     const database = connection();
     const acts = await actTemplates(member);

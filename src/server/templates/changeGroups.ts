@@ -1,4 +1,3 @@
-import { UniqueConstraintError } from 'sequelize';
 import type { GroupAnswer, GroupChange, GroupRemoval, NewGroup } from '../../core/contract/groups';
 import type { GroupHead } from '../../core/contract/list';
 import { keyOfName } from '../../core/template/keyOfName';
@@ -13,12 +12,15 @@ import {
 import { groupsOfBusiness } from '../../data/repositories/templates/templatesOfBusiness';
 import { connection } from '../connection';
 import type { CurrentMember } from '../signIn/currentMember';
+import { mustChangeShared } from '../signIn/rights';
 import { forMember } from '../forMember';
+import { anotherCalled, namedOnce } from './named';
 
 /** Makes a group by a name alone; what else tells it from the others is proposed where it is not given. */
 export async function makeGroup(member: CurrentMember, group: NewGroup): Promise<GroupAnswer> {
+  mustChangeShared(member);
   const name = group.name.trim();
-  return namedOnce(name, async () => {
+  return namedOnce(anotherCalled('group', name), async () => {
     const made = await insert(member, { ...group, name });
     return { result: 'done', key: made.key, made };
   });
@@ -39,8 +41,11 @@ export async function changeGroup(
   key: string,
   change: GroupChange,
 ): Promise<GroupAnswer> {
+  mustChangeShared(member);
   const name = change.name.trim();
-  return namedOnce(name, async () => answerOf(await update(member, key, { ...change, name }), key));
+  return namedOnce(anotherCalled('group', name), async () =>
+    answerOf(await update(member, key, { ...change, name }), key),
+  );
 }
 
 const update = forMember(({ business_id }: CurrentMember, key: string, change: GroupChange) =>
@@ -49,24 +54,17 @@ const update = forMember(({ business_id }: CurrentMember, key: string, change: G
 
 /** Removes a group; its templates and passages go to another, or to none. */
 export const removeGroup = forMember(
-  async ({ business_id }: CurrentMember, key: string, { version, to }: GroupRemoval): Promise<GroupAnswer> =>
-    answerOf(await deleteGroup(connection(), business_id, key, version, to), key),
+  async (member: CurrentMember, key: string, { version, to }: GroupRemoval): Promise<GroupAnswer> => {
+    mustChangeShared(member);
+    return answerOf(await deleteGroup(connection(), member.business_id, key, version, to), key);
+  },
 );
 
 /** Puts the groups in an order. */
-export const arrangeGroups = forMember(async ({ business_id }: CurrentMember, order: readonly string[]) =>
-  orderGroups(connection(), business_id, order),
-);
-
-/** A group that another has the name of is no failure: the words stand at the name. */
-async function namedOnce(name: string, work: () => Promise<GroupAnswer>): Promise<GroupAnswer> {
-  try {
-    return await work();
-  } catch (error) {
-    if (!(error instanceof UniqueConstraintError)) throw error;
-    return { result: 'taken', error: `There is another group called “${name}”.`, field: 'name' };
-  }
-}
+export const arrangeGroups = forMember(async (member: CurrentMember, order: readonly string[]) => {
+  mustChangeShared(member);
+  return orderGroups(connection(), member.business_id, order);
+});
 
 function answerOf(changed: Changed, key: string): GroupAnswer {
   switch (changed) {

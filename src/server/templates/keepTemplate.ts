@@ -6,6 +6,7 @@ import { keepVersion } from '../../data/repositories/templates/templateVersions'
 import { templateByKey } from '../../data/repositories/templates/templatesOfBusiness';
 import { connection } from '../connection';
 import type { CurrentMember } from '../signIn/currentMember';
+import { mustChangeShared } from '../signIn/rights';
 import { forMember } from '../forMember';
 import { wordsFacts } from './wordsContext';
 import { readWords, saySlow } from './wordsReader';
@@ -23,11 +24,14 @@ export async function keepTemplate(
   // Words are only read for whoever may keep them, and on the version that stands.
   const standing = await standingTemplate(member, key);
   if (!standing) return { result: 'gone' };
+  if (!standing.head.mine) mustChangeShared(member);
   const facts = standing.version === version ? await wordsFacts(member) : undefined;
   const { template, problems } = facts
     ? await readWords(text, facts).catch(saySlow)
     : { template: standing, problems: [] };
   if (!template) return { result: 'wrong', problems };
+  // Nor may one's own become everyone's by whoever may not change those.
+  if (!template.head.mine) mustChangeShared(member);
   try {
     return await keepWords(member, key, version, template);
   } catch (error) {

@@ -167,6 +167,7 @@ describe('templates', () => {
     expect(await usesOfTemplate(imke, 'visit-confirmed')).toEqual({
       letters: expect.any(Number),
       waiting: 0,
+      stays: true,
       act: { name: 'visit confirmed', others: expect.arrayContaining(['Visit confirmed, copy']) },
     });
     const { letters } = (await usesOfTemplate(imke, 'first-reminder'))!;
@@ -178,6 +179,8 @@ describe('templates', () => {
     expect(letters).toBe(counted!.count);
     expect(letters).toBeGreaterThan(0);
     const before = await keysIn('Visits');
+    // What an act of the work relies on rests, and does not go; a copy of it is nobody's but its maker's.
+    expect(await throwAway(imke, 'visit-confirmed')).toMatchObject({ result: 'used' });
     expect(await throwAway(imke, 'visit-confirmed-copy')).toMatchObject({ result: 'done' });
     expect(await throwAway(imke, 'visit-confirmed-copy')).toMatchObject({ result: 'gone' });
     expect(await trash(imke)).toMatchObject([{ key: 'visit-confirmed-copy', name: 'Visit confirmed, copy' }]);

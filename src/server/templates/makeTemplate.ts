@@ -1,4 +1,3 @@
-import { UniqueConstraintError } from 'sequelize';
 import type { NewTemplate, TemplateAnswer } from '../../core/contract/templates';
 import type { Template } from '../../core/template/template';
 import { readMarkdown } from '../../core/template/text/readMarkdown';
@@ -8,6 +7,7 @@ import { groupOfTemplate, templateByKey } from '../../data/repositories/template
 import { connection } from '../connection';
 import type { CurrentMember } from '../signIn/currentMember';
 import { forMember } from '../forMember';
+import { anotherCalled, namedOnce } from './named';
 
 /** What a new template says: it greets, leaves a gap that no letter goes with, and is signed. */
 const BEGINNING = 'Hello {{recipient.greeting_name}},\n\n{{gap "what you want to say"}}\n\n{{signature}}\n';
@@ -19,12 +19,12 @@ export async function makeTemplate(
 ): Promise<TemplateAnswer> {
   const name = written.trim();
   const document = readMarkdown(BEGINNING, new LineIndex(BEGINNING, name), new WeakMap(), []);
-  const head: Template['head'] = { name, group: '', startsFrom, subject: [{ type: 'text', text: name }] };
-  try {
-    return { result: 'done', key: await insert(member, { head, document }, group) };
-  } catch (error) {
-    return nameTaken(error, `There is another template called “${name}”.`);
-  }
+  const subject: Template['head']['subject'] = [{ type: 'text', text: name }];
+  const head: Template['head'] = { name, group: '', startsFrom, subject, ...whose(member) };
+  return namedOnce(anotherCalled('template', name), async () => ({
+    result: 'done',
+    key: await insert(member, { head, document }, group),
+  }));
 }
 
 const insert = forMember(({ business_id, id }: CurrentMember, template: Template, group: string | null) =>
@@ -32,24 +32,28 @@ const insert = forMember(({ business_id, id }: CurrentMember, template: Template
 );
 
 /** Copies a template beside itself, under a name that is free. */
-export const copyTemplate = forMember(
-  async ({ business_id, id }: CurrentMember, key: string): Promise<TemplateAnswer> => {
-    const database = connection();
-    const template = await templateByKey(database, business_id, id, key);
-    if (!template) return { result: 'gone', error: 'This template is no longer there.' };
-    const names = await templateNames(database, business_id);
-    const { head, document } = template;
-    const { action, ...others } = head;
-    // Two that are first of an act would be none.
-    const kept = action ? { ...others, action: { ...action, first: false } } : others;
-    const copy = { head: { ...kept, name: freeName(head.name, names) }, document };
-    const group = await groupOfTemplate(database, business_id, key);
-    return {
-      result: 'done',
-      key: await insertTemplate(database, { business_id, member_id: id }, copy, group),
-    };
-  },
-);
+export const copyTemplate = forMember(async (member: CurrentMember, key: string): Promise<TemplateAnswer> => {
+  const { business_id, id } = member;
+  const database = connection();
+  const template = await templateByKey(database, business_id, id, key);
+  if (!template) return { result: 'gone', error: 'This template is no longer there.' };
+  const names = await templateNames(database, business_id);
+  const { head, document } = template;
+  const { action, ...others } = head;
+  // Two that are first of an act would be none.
+  const kept = action ? { ...others, action: { ...action, first: false } } : others;
+  const copy = { head: { ...kept, ...whose(member), name: freeName(head.name, names) }, document };
+  const group = await groupOfTemplate(database, business_id, key);
+  return {
+    result: 'done',
+    key: await insertTemplate(database, { business_id, member_id: id }, copy, group),
+  };
+});
+
+/** A new template is everyone's where its maker may change those; else it is its maker's own. */
+function whose({ changesShared }: CurrentMember): { mine?: true } {
+  return changesShared ? {} : { mine: true };
+}
 
 /** "First reminder, copy", "First reminder, copy 2". */
 function freeName(name: string, taken: ReadonlySet<string>): string {
@@ -57,10 +61,4 @@ function freeName(name: string, taken: ReadonlySet<string>): string {
     const copy = `${name}, copy${n === 1 ? '' : ` ${n}`}`;
     if (!taken.has(copy.toLowerCase())) return copy;
   }
-}
-
-/** Another template that has the name is no failure: it is said in words. @throws what is another error */
-export function nameTaken(error: unknown, words: string): TemplateAnswer {
-  if (!(error instanceof UniqueConstraintError)) throw error;
-  return { result: 'taken', error: words, field: 'name' };
 }

@@ -12,7 +12,7 @@ const teo = { ...imke, id: stableId('member', 'teo'), key: 'teo' };
 
 const keep = async (key: string, text: string, more = {}) => {
   const { version, name } = (await passageToWrite(imke, key))!;
-  return keepPassage(imke, key, { version, name, text, startsFrom: 'invoice', ...more });
+  return keepPassage(imke, key, { version, name, text, group: null, startsFrom: 'invoice', ...more });
 };
 
 describe('a passage', () => {
@@ -40,6 +40,16 @@ describe('a passage', () => {
     });
   });
 
+  it('stands in a group as templates do', async () => {
+    expect((await passageToWrite(imke, 'how-to-pay'))!.group).toBeNull();
+    const { text } = (await passageToWrite(imke, 'how-to-pay'))!;
+    expect(await keep('how-to-pay', text, { group: 'money' })).toMatchObject({ result: 'done' });
+    const [listed] = (await listPassages(imke)).filter(({ key }) => key === 'how-to-pay');
+    expect(listed!.group).toBe('money');
+    expect(await keep('how-to-pay', text)).toMatchObject({ result: 'done' });
+    expect((await passageToWrite(imke, 'how-to-pay'))!.group).toBeNull();
+  });
+
   it('that a template could not be filled with is not kept; the words say which', async () => {
     const answer = await keep('how-to-pay', 'Answer {{enquiry.message}}.', { startsFrom: 'enquiry' });
     expect(answer).toMatchObject({ result: 'wrong' });
@@ -52,7 +62,7 @@ describe('a passage', () => {
 
   it('that somebody has changed meanwhile is not overwritten', async () => {
     const { version, name } = (await passageToWrite(imke, 'how-to-pay'))!;
-    const mine = { version, name, text: 'Mine.', startsFrom: 'invoice' } as const;
+    const mine = { version, name, text: 'Mine.', group: null, startsFrom: 'invoice' } as const;
     expect(await keepPassage(teo, 'how-to-pay', { ...mine, text: 'Theirs.' })).toMatchObject({
       result: 'done',
     });

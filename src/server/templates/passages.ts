@@ -1,22 +1,14 @@
-import { UniqueConstraintError } from 'sequelize';
-import type {
-  ListedPassage,
-  PassageAnswer,
-  PassageToKeep,
-  PassageToWrite,
-  PassageUses,
-} from '../../core/contract/passages';
+import type { NamedAnswer } from '../../core/contract/named';
+import type { ListedPassage, PassageToKeep, PassageToWrite, PassageUses } from '../../core/contract/passages';
 import type { TemplateDocument } from '../../core/document/templateDocument';
 import { compileTemplate } from '../../core/fill/compileTemplate';
 import { readPassages } from '../../core/fill/paths/scope';
 import { inNames } from '../../core/template/naming';
 import { printMarkdown } from '../../core/template/text/printMarkdown';
-import { wordsIn } from '../../core/template/wordsOfTemplate';
-import type { Changed } from '../../data/repositories/templates/groups';
 import {
-  deletePassage,
   insertPassage,
   passageByKey,
+  namesOfPassages,
   passagesWithPassage,
   templatesWithPassage,
   updatePassage,
@@ -24,25 +16,38 @@ import {
   type TemplateWithPassage,
 } from '../../data/repositories/templates/passages';
 import { passagesOfBusiness } from '../../data/repositories/templates/templatesOfBusiness';
+import { schemaOfBusiness } from '../../data/repositories/schemaOfBusiness';
+import { deleteNamed } from '../../data/repositories/templates/deleteNamed';
 import { connection } from '../connection';
 import type { CurrentMember } from '../signIn/currentMember';
+import { mustChangeShared } from '../signIn/rights';
 import { forMember } from '../forMember';
+import { anotherCalled, beginningIn, changedAnswer, namedOnce, plainName, wrong } from './named';
+import { readBody } from './ownWords';
 import { wordsContext, wordsFacts } from './wordsContext';
-import { readWords, saySlow } from './wordsReader';
 
 /** The passages by name, with how they begin and where they stand. */
 export const listPassages = forMember(async ({ business_id }: CurrentMember): Promise<ListedPassage[]> => {
-  const [passages, uses] = await Promise.all([
+  const [passages, uses, schema] = await Promise.all([
     passagesOfBusiness(connection(), business_id),
     usesOfPassages(connection(), business_id),
+    schemaOfBusiness(connection(), business_id),
   ]);
+  const begins = beginningIn({ schema, passages: readPassages(passages) }, passages);
   return passages.map(({ key, name, document }) => ({
     key,
     name,
-    begins: wordsIn(document.content).slice(0, 120),
-    uses: uses.get(key) ?? 0,
+    begins: begins(document),
+    uses: uses.get(key)?.uses ?? 0,
+    group: uses.get(key)?.group ?? null,
   }));
 });
+
+/** What the passages are called. */
+export const passageNames = forMember(
+  ({ business_id }: CurrentMember): Promise<{ key: string; name: string }[]> =>
+    namesOfPassages(connection(), business_id),
+);
 
 /** A passage to be written, and where it stands. Undefined: there is no such passage. */
 export const passageToWrite = forMember(
@@ -53,9 +58,9 @@ export const passageToWrite = forMember(
       passagesOfBusiness(connection(), business_id),
     ]);
     if (!passage) return undefined;
-    const { name, version, document } = passage;
-    const text = printMarkdown(inNames(document, { passages }));
-    return { key, name, version, text, uses: await usesOf(member, key) };
+    const { name, version, document, group } = passage;
+    const text = printMarkdown(inNames(document, { passages, signatures: [] }));
+    return { key, name, version, text, group, uses: await usesOf(member, key) };
   },
 );
 
@@ -78,9 +83,14 @@ const EMPTY: TemplateDocument = {
 };
 
 /** Makes a passage with a gap in it. */
-export async function makePassage(member: CurrentMember, written: string): Promise<PassageAnswer> {
-  const name = plain(written);
-  return namedOnce(name, async () => ({ result: 'done', key: await insert(member, name), version: 1 }));
+export async function makePassage(member: CurrentMember, written: string): Promise<NamedAnswer> {
+  mustChangeShared(member);
+  const name = plainName(written);
+  return namedOnce(anotherCalled('passage', name), async () => ({
+    result: 'done',
+    key: await insert(member, name),
+    version: 1,
+  }));
 }
 
 const insert = forMember(({ business_id }: CurrentMember, name: string) =>
@@ -91,15 +101,14 @@ const insert = forMember(({ business_id }: CurrentMember, name: string) =>
 export async function keepPassage(
   member: CurrentMember,
   key: string,
-  { version, name: written, text, startsFrom }: PassageToKeep,
-): Promise<PassageAnswer> {
-  const name = plain(written);
+  { version, name: written, text, group, startsFrom }: PassageToKeep,
+): Promise<NamedAnswer> {
+  mustChangeShared(member);
+  const name = plainName(written);
   const facts = await wordsFacts(member);
-  // Judged as the words of a template that starts there; its own head has no mistakes.
-  const head = `---\nname: passage\ngroup: none\nstarts from: ${startsFrom}\nsubject: passage\n---\n`;
-  const { template, problems } = await readWords(head + text, facts).catch(saySlow);
-  if (!template) return wrong(problems.map(({ message }) => message));
-  const { document } = template;
+  const reading = await readBody(text, startsFrom, facts);
+  if (reading.problems) return wrong(reading.problems);
+  const { document } = reading;
   const passages = facts.passages.map((one) => (one.key === key ? { ...one, name, document } : one));
   const context = { schema: wordsContext(facts).schema, passages: readPassages(passages) };
   const broken = (await withPassage(member, key)).flatMap(
@@ -111,8 +120,8 @@ export async function keepPassage(
     },
   );
   if (broken.length > 0) return wrong(broken);
-  return namedOnce(name, async () =>
-    answerOf(await update(member, key, { version, name, document }), key, version + 1),
+  return namedOnce(anotherCalled('passage', name), async () =>
+    changedAnswer('passage', await update(member, key, { version, name, document, group }), key, version + 1),
   );
 }
 
@@ -127,39 +136,19 @@ const update = forMember(
 
 /** Removes a passage that stands nowhere. */
 export const removePassage = forMember(
-  async (member: CurrentMember, key: string, version: number): Promise<PassageAnswer> => {
+  async (member: CurrentMember, key: string, version: number): Promise<NamedAnswer> => {
+    mustChangeShared(member);
     const { templates, passages, others } = await usesOf(member, key);
     const count = templates.length + passages.length + others;
     if (count > 0) {
       const places = count === 1 ? 'one place' : `${count} places`;
       return { result: 'used', error: `It stands in ${places}. Take it out there first.` };
     }
-    return answerOf(await deletePassage(connection(), member.business_id, key, version), key, version);
+    return changedAnswer(
+      'passage',
+      await deleteNamed(connection(), 'passage', member.business_id, key, version),
+      key,
+      version,
+    );
   },
 );
-
-function plain(name: string): string {
-  return name.trim().replace(/\s+/g, ' ');
-}
-
-function wrong(problems: string[]): PassageAnswer {
-  return { result: 'wrong', error: problems.join(' '), problems };
-}
-
-async function namedOnce(name: string, work: () => Promise<PassageAnswer>): Promise<PassageAnswer> {
-  try {
-    return await work();
-  } catch (error) {
-    if (!(error instanceof UniqueConstraintError)) throw error;
-    return { result: 'taken', error: `There is another passage called “${name}”.`, field: 'name' };
-  }
-}
-
-function answerOf(changed: Changed, key: string, version: number): PassageAnswer {
-  if (changed === 'done') return { result: 'done', key, version };
-  if (changed === 'gone') return { result: 'gone', error: 'This passage is no longer there.' };
-  return {
-    result: 'overtaken',
-    error: 'Somebody has changed this passage since you opened it. What you wrote is still here.',
-  };
-}

@@ -1,6 +1,7 @@
 import { LRUCache } from 'lru-cache';
 import { listed, type ListedTemplate } from '../../core/fitting/listedTemplate';
 import { searchable } from '../../core/searching/finder';
+import { passagesIn } from '../../core/template/passagesIn';
 import { unfinishedIn } from '../../core/template/unfinishedIn';
 import { wordsOfTemplate } from '../../core/template/wordsOfTemplate';
 import {
@@ -19,6 +20,8 @@ interface Read {
   searchable: string;
   /** how many parts of it are made up, and still to be replaced */
   unfinished: number;
+  /** the passages in it, by their keys */
+  passages: string[];
 }
 
 export interface StandingTemplate
@@ -41,6 +44,7 @@ export async function standingTemplates({ business_id, id }: CurrentMember): Pro
         listed: listed(template),
         searchable: searchable(wordsOfTemplate(template)),
         unfinished: unfinishedIn(template),
+        passages: passagesIn(template),
       };
       read.set(placeOf(template), one);
       READ.set(placeOf(template), one);

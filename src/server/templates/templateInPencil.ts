@@ -1,15 +1,18 @@
+import type { DraftsOfTemplate, WordsFacts } from '../../core/contract/templateWords';
 import { compileTemplate } from '../../core/fill/compileTemplate';
 import { labelsOf, type Labels } from '../../core/fill/describe/labels';
 import { readPassages } from '../../core/fill/paths/scope';
 import { inWords } from '../../core/problems/problem';
+import { schemaOf } from '../../core/records/schema';
 import type { Passage, Template } from '../../core/template/template';
-import { schemaOfBusiness } from '../../data/repositories/schemaOfBusiness';
-import { passagesOfBusiness, templateByKey } from '../../data/repositories/templates/templatesOfBusiness';
+import { templateByKey } from '../../data/repositories/templates/templatesOfBusiness';
 import { connection } from '../connection';
 import type { CurrentMember } from '../signIn/currentMember';
 import { forMember } from '../forMember';
+import { draftsOf } from './templateDrafts';
+import { wordsFacts } from './wordsContext';
 
-/** A template to be read as a letter in pencil, with the passages it uses and its tags in words. */
+/** A template to be read as a letter in pencil, with the passages it uses and its tags in words, and what it is written with. */
 export interface TemplateInPencil extends Template {
   key: string;
   version: number;
@@ -17,17 +20,18 @@ export interface TemplateInPencil extends Template {
   labels: Labels;
   /** what keeps it from being filled, in words */
   problems: string[];
+  facts: WordsFacts;
+  drafts: DraftsOfTemplate;
 }
 
 export const templateInPencil = forMember(
-  async ({ business_id, id }: CurrentMember, key: string): Promise<TemplateInPencil | undefined> => {
-    const [template, passages, schema] = await Promise.all([
-      templateByKey(connection(), business_id, id, key),
-      passagesOfBusiness(connection(), business_id),
-      schemaOfBusiness(connection(), business_id),
-    ]);
+  async (member: CurrentMember, key: string): Promise<TemplateInPencil | undefined> => {
+    const { business_id, id } = member;
+    const template = await templateByKey(connection(), business_id, id, key);
     if (!template) return undefined;
-    const context = { schema, passages: readPassages(passages) };
+    const [facts, drafts] = await Promise.all([wordsFacts(member), draftsOf(member, key)]);
+    const { passages } = facts;
+    const context = { schema: schemaOf({ business: facts.business }), passages: readPassages(passages) };
     const labels = labelsOf(template, context);
     for (const { document } of passages)
       Object.assign(labels, labelsOf({ head: { ...template.head, subject: [] }, document }, context));
@@ -40,6 +44,8 @@ export const templateInPencil = forMember(
       passages,
       labels,
       problems: compileTemplate(template, context).problems.map(inWords),
+      facts,
+      drafts,
     };
   },
 );

@@ -1,9 +1,7 @@
 import type { TemplateList } from '../../core/contract/writing';
-import {
-  groupsOfBusiness,
-  passagesOfBusiness,
-  signaturesOfBusiness,
-} from '../../data/repositories/templates/templatesOfBusiness';
+import { sharedWords } from '../../data/repositories/templates/sharedWords';
+import { templatesOfOthers } from '../../data/repositories/templates/templateLife';
+import { groupsOfBusiness } from '../../data/repositories/templates/templatesOfBusiness';
 import { connection } from '../connection';
 import type { CurrentMember } from '../signIn/currentMember';
 import { forMember } from '../forMember';
@@ -14,16 +12,22 @@ import { underGroups } from './underGroups';
 export const templateList = forMember(async (member: CurrentMember): Promise<TemplateList> => {
   const database = connection();
   const { business_id } = member;
-  const [templates, passages, signatures, groups] = await Promise.all([
+  const [templates, { passages, signatures, letterhead, files }, groups, others] = await Promise.all([
     standingTemplates(member),
-    passagesOfBusiness(database, business_id),
-    signaturesOfBusiness(database, business_id),
+    sharedWords(database, business_id),
     groupsOfBusiness(database, business_id),
+    templatesOfOthers(database, { business_id, member_id: member.id }),
   ]);
+  const attached = new Set(
+    templates.flatMap(({ listed }) => (listed.head.attach ?? []).map((name) => name.toLowerCase())),
+  );
   return {
     templates: templates.map(({ listed }) => listed),
     passages,
     signatures,
+    letterhead,
+    files: files.filter(({ name }) => attached.has(name.toLowerCase())),
     groups: underGroups(groups, templates, ({ listed }) => listed.key),
+    others,
   };
 });

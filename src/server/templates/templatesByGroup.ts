@@ -17,7 +17,7 @@ export const templatesByGroup = forMember(async (member: CurrentMember): Promise
     businessBook(business_id),
   ]);
   const dayOf = dayLately(book);
-  return underGroups(groups, templates, ({ listed, unfinished, letters, last_used_at }) => {
+  return underGroups(groups, templates, ({ listed, unfinished, passages, letters, last_used_at }) => {
     const { key, head } = listed;
     return {
       key,
@@ -27,6 +27,7 @@ export const templatesByGroup = forMember(async (member: CurrentMember): Promise
       ...(head.resting ? { resting: true } : {}),
       ...(head.mine ? { mine: true } : {}),
       ...(unfinished ? { unfinished } : {}),
+      ...(passages.length ? { passages } : {}),
       letters,
       ...(last_used_at
         ? { lastUsed: { words: dayOf(last_used_at.getTime()), at: last_used_at.toISOString() } }

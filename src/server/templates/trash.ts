@@ -1,4 +1,9 @@
-import type { TemplateAnswer, TemplateUses, TrashedEntry } from '../../core/contract/templates';
+import {
+  STAYS,
+  type TemplateAnswer,
+  type TemplateUses,
+  type TrashedEntry,
+} from '../../core/contract/templates';
 import {
   templateUses,
   trashedTemplates,
@@ -9,32 +14,34 @@ import { businessBook } from '../businessBook';
 import { now } from '../clock';
 import { connection } from '../connection';
 import type { CurrentMember } from '../signIn/currentMember';
+import { mustChangeShared } from '../signIn/rights';
 import { forMember } from '../forMember';
-import { nameTaken } from './makeTemplate';
+import { namedOnce } from './named';
 
-/** Puts a template into the trash, from where it can be put back. Letters that are on their way from it go all the same. */
-export const throwAway = forMember(({ business_id, id }: CurrentMember, key: string) =>
-  put(business_id, id, key, new Date(now())),
-);
+/**
+ * Puts a template into the trash, from where it can be put back. Letters that are on their way from it go all the same. One that an
+ * act of the work relies on stays: it can be reworded and rest.
+ */
+export const throwAway = forMember(async (member: CurrentMember, key: string): Promise<TemplateAnswer> => {
+  const whose = { business_id: member.business_id, member_id: member.id };
+  const uses = await templateUses(connection(), whose, key);
+  if (uses?.stays) return { result: 'used', error: STAYS };
+  return put(member, key, new Date(now()));
+});
 
 /** Puts a template back where it stood. */
 export async function putBack(member: CurrentMember, key: string): Promise<TemplateAnswer> {
-  try {
-    return await back(member, key);
-  } catch (error) {
-    return nameTaken(error, 'Another template has its name by now. Call that one otherwise first.');
-  }
+  const taken = 'Another template has its name by now. Call that one otherwise first.';
+  return namedOnce(taken, () => back(member, key));
 }
 
-const back = forMember(({ business_id, id }: CurrentMember, key: string) => put(business_id, id, key, null));
+const back = forMember((member: CurrentMember, key: string) => put(member, key, null));
 
-async function put(
-  business_id: string,
-  member_id: string,
-  key: string,
-  away: Date | null,
-): Promise<TemplateAnswer> {
-  const done = await trashTemplate(connection(), { business_id, member_id }, key, away);
+/** @throws NotAllowed, and nothing is done */
+async function put(member: CurrentMember, key: string, away: Date | null): Promise<TemplateAnswer> {
+  const whose = { business_id: member.business_id, member_id: member.id };
+  const done = await trashTemplate(connection(), whose, key, away);
+  if (done?.owner_id === null) mustChangeShared(member);
   return done
     ? { result: 'done', key }
     : { result: 'gone', error: away ? 'This template is no longer there.' : 'It is no longer in the trash.' };

@@ -4,17 +4,16 @@ import { changedHead, compareVersions } from '../../core/describe/compareVersion
 import { dayLately } from '../../core/describe/dayLately';
 import { labelsOf } from '../../core/fill/describe/labels';
 import { readPassages } from '../../core/fill/paths/scope';
-import { schemaOfBusiness } from '../../data/repositories/schemaOfBusiness';
-import {
-  passagesOfBusiness,
-  templateAtVersion,
-  templateByKey,
-} from '../../data/repositories/templates/templatesOfBusiness';
+import { inNames } from '../../core/template/naming';
+import type { TemplateHead } from '../../core/template/template';
+import { templateAtVersion, templateByKey } from '../../data/repositories/templates/templatesOfBusiness';
 import { keepVersion, versionsOf } from '../../data/repositories/templates/templateVersions';
 import { businessBook } from '../businessBook';
 import { connection } from '../connection';
 import type { CurrentMember } from '../signIn/currentMember';
+import { mustChangeShared } from '../signIn/rights';
 import { forMember } from '../forMember';
+import { wordsContext, wordsFacts } from './wordsContext';
 
 /** The versions of a template, the last first. Undefined: there is no such template. */
 export const versionsOfTemplate = forMember(
@@ -33,23 +32,20 @@ export const versionsOfTemplate = forMember(
 
 /** What has changed since a version, in words. Undefined: there is no such template, or no such version of it. */
 export const compareWithStanding = forMember(
-  async (
-    { business_id, id }: CurrentMember,
-    key: string,
-    version: number,
-  ): Promise<VersionCompared | undefined> => {
+  async (member: CurrentMember, key: string, version: number): Promise<VersionCompared | undefined> => {
+    const { business_id, id } = member;
     const database = connection();
-    const [standing, earlier, passages, schema] = await Promise.all([
+    const [standing, earlier] = await Promise.all([
       templateByKey(database, business_id, id, key),
       templateAtVersion(database, business_id, id, key, version),
-      passagesOfBusiness(database, business_id),
-      schemaOfBusiness(database, business_id),
     ]);
     if (!standing || !earlier) return undefined;
+    const { schema, passages, signatures } = wordsContext(await wordsFacts(member));
     const context = { schema, passages: readPassages(passages) };
+    const called = (head: TemplateHead) => inNames(head, { passages: [], signatures });
     const labels = { ...labelsOf(earlier, context), ...labelsOf(standing, context) };
     return {
-      head: changedHead(earlier.head, standing.head),
+      head: changedHead(called(earlier.head), called(standing.head)),
       words: compareVersions(earlier, standing, { labels, passages }),
     };
   },
@@ -61,15 +57,17 @@ export const compareWithStanding = forMember(
  */
 export const bringBack = forMember(
   async (
-    { business_id, id }: CurrentMember,
+    member: CurrentMember,
     key: string,
     version: number,
     standing: number,
   ): Promise<Exclude<KeepAnswer<Date>, { result: 'wrong' }>> => {
+    const { business_id, id } = member;
     const database = connection();
     const earlier = await templateAtVersion(database, business_id, id, key, version);
     const now = await templateByKey(database, business_id, id, key);
     if (!earlier || !now) return { result: 'gone' };
+    if (!now.head.mine) mustChangeShared(member);
     // What it is called, whose it is and where it stands are not of its words: they stay as they are.
     const { name, group, mine, resting } = now.head;
     const { mine: _, resting: __, ...said } = earlier.head;

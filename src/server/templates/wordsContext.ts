@@ -1,29 +1,27 @@
 import type { WordsFacts } from '../../core/contract/templateWords';
+import { fullName } from '../../core/people/names';
 import { schemaOf } from '../../core/records/schema';
 import type { WordsContext } from '../../core/writing/readTemplateWords';
 import { recordsOfBusiness } from '../../data/repositories/recordsOfBusiness';
-import {
-  groupsOfBusiness,
-  passagesOfBusiness,
-  signaturesOfBusiness,
-} from '../../data/repositories/templates/templatesOfBusiness';
+import { sharedWords } from '../../data/repositories/templates/sharedWords';
 import { connection } from '../connection';
 import { forMember } from '../forMember';
 
-export const wordsFacts = forMember(async ({ business_id }): Promise<WordsFacts> => {
-  const [records, passages, signatures, groups] = await Promise.all([
-    recordsOfBusiness(connection(), business_id, { clients: [] }),
-    passagesOfBusiness(connection(), business_id),
-    signaturesOfBusiness(connection(), business_id),
-    groupsOfBusiness(connection(), business_id),
-  ]);
-  return { business: records!.business, passages, signatures, groups: groups.map(({ name }) => name) };
+export const wordsFacts = forMember(async ({ business_id, key: own }): Promise<WordsFacts> => {
+  const { own: rows, ...shared } = await sharedWords(connection(), business_id);
+  const records = await recordsOfBusiness(connection(), business_id, { clients: [] }, rows);
+  const { business, members = [], partners = [] } = records!;
+  return {
+    business,
+    members: members
+      .filter(({ email }) => email)
+      .map((one) => ({ key: one.key, name: fullName(one) ?? one.key }))
+      .sort((a, b) => Number(b.key === own) - Number(a.key === own)),
+    addresses: [business, ...members, ...partners].flatMap(({ email }) => email?.toLowerCase() ?? []),
+    ...shared,
+  };
 });
 
-export function wordsContext({ business, passages, groups }: WordsFacts): WordsContext {
-  return {
-    schema: schemaOf({ business }),
-    passages,
-    groups,
-  };
+export function wordsContext({ business, passages, signatures, groups }: WordsFacts): WordsContext {
+  return { schema: schemaOf({ business }), passages, signatures, groups };
 }

@@ -9,5 +9,6 @@ export const imke: CurrentMember = {
   key: 'imke',
   full_name: 'Imke Sandoval',
   role: 'owner',
+  changesShared: true,
   words: { booking: 'visit', bookings: 'visits' },
 };

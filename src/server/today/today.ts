@@ -11,7 +11,8 @@ import { WritingDesk, type FilledLetter } from '../../core/writing/writingDesk';
 import { businessSettings } from '../../data/repositories/businessSettings';
 import { restingOccasions } from '../../data/repositories/occasionRests';
 import { pastLetters } from '../../data/repositories/pastLetters';
-import { ownRows, recordsOfBusiness, signaturesIn } from '../../data/repositories/recordsOfBusiness';
+import { ownRows, signaturesIn } from '../../data/repositories/ownRows';
+import { recordsOfBusiness } from '../../data/repositories/recordsOfBusiness';
 import { passagesOfBusiness, templatesByKey } from '../../data/repositories/templates/templatesOfBusiness';
 import {
   MOST_OF_AN_ACT,

@@ -27,11 +27,13 @@ export const firstLetter = forMember(
     const desk = new WritingDesk({ ...facts, ...list, templates: words });
     const filled = desk.fill(start, { template: template.key, answers: {} });
     if (!filled) return { facts };
-    const { document, situation } = filled;
+    const { document, situation, around, along } = filled;
     return {
       facts,
       letter: {
         document,
+        ...(around ? { around } : {}),
+        along,
         addressing: proofLetter(document, filled).addressing,
         recipients: situation.recipients.map(({ record }) => nameRecipient(record)),
         name: situation.client?.record.name ?? situation.client?.record.email ?? 'somebody',

@@ -9,6 +9,8 @@ interface Props {
   editor: Editor;
   /** an address as a link of the page has it */
   link: (address: string) => unknown;
+  /** whether the page is lines of words and nothing else */
+  linesOnly?: boolean;
 }
 
 interface Look {
@@ -24,7 +26,7 @@ const WIDTH = 480;
 const HEIGHT = 76;
 
 /** How the selected words and their paragraphs look: a small bar above them; on a phone it stands above the keyboard. */
-export default function LookBar({ editor, link }: Props) {
+export default function LookBar({ editor, link, linesOnly = false }: Props) {
   const [, redraw] = useReducer((count: number) => count + 1, 0);
   const [linking, setLinking] = useState(false);
   useEffect(() => {
@@ -60,19 +62,21 @@ export default function LookBar({ editor, link }: Props) {
         <LinkForm editor={editor} link={link} onDone={() => setLinking(false)} />
       ) : (
         <div className="look-row" role="toolbar" aria-label="Looks of the selected words">
-          {looksOf(editor).map(({ words, keys, pressed, press, className }) => (
-            <button
-              key={words}
-              type="button"
-              aria-pressed={pressed}
-              aria-label={className?.startsWith('ink') ? words : undefined}
-              className={`look ${className ?? ''}`}
-              title={keys && `Ctrl or Cmd + ${keys}`}
-              onClick={press}
-            >
-              {className?.startsWith('ink') ? '' : words}
-            </button>
-          ))}
+          {(linesOnly ? wordLooks(editor) : [...wordLooks(editor), ...blockLooks(editor)]).map(
+            ({ words, keys, pressed, press, className }) => (
+              <button
+                key={words}
+                type="button"
+                aria-pressed={pressed}
+                aria-label={className?.startsWith('ink') ? words : undefined}
+                className={`look ${className ?? ''}`}
+                title={keys && `Ctrl or Cmd + ${keys}`}
+                onClick={press}
+              >
+                {className?.startsWith('ink') ? '' : words}
+              </button>
+            ),
+          )}
           <button
             type="button"
             className="look"
@@ -89,13 +93,26 @@ export default function LookBar({ editor, link }: Props) {
   );
 }
 
-function looksOf(editor: Editor): Look[] {
+/** How words look. */
+function wordLooks(editor: Editor): Look[] {
   const mark = (words: string, name: string, attrs?: object, more?: Partial<Look>): Look => ({
     words,
     pressed: editor.isActive(name, attrs),
     press: () => editor.chain().focus().toggleMark(name, attrs).run(),
     ...more,
   });
+  return [
+    mark('Bold', 'bold', undefined, { keys: 'B', className: 'look-bold' }),
+    mark('Italic', 'italic', undefined, { keys: 'I', className: 'look-italic' }),
+    mark('Underline', 'style', { style: 'underline' }, { keys: 'U', className: 'look-underline' }),
+    mark('Small', 'style', { style: 'small' }, { className: 'look-small' }),
+    mark('Large', 'style', { style: 'large' }, { className: 'look-large' }),
+    ...TINTS.map((ink) => mark(`Ink: ${ink}`, 'style', { style: ink }, { className: `ink ink-${ink}` })),
+  ];
+}
+
+/** How their paragraphs do. */
+function blockLooks(editor: Editor): Look[] {
   const side = (words: string, style: string): Look => {
     const pressed = editor.isActive('styled', { styles: [style] });
     const press = () =>
@@ -117,12 +134,6 @@ function looksOf(editor: Editor): Look[] {
     return { words, pressed, press };
   };
   return [
-    mark('Bold', 'bold', undefined, { keys: 'B', className: 'look-bold' }),
-    mark('Italic', 'italic', undefined, { keys: 'I', className: 'look-italic' }),
-    mark('Underline', 'style', { style: 'underline' }, { keys: 'U', className: 'look-underline' }),
-    mark('Small', 'style', { style: 'small' }, { className: 'look-small' }),
-    mark('Large', 'style', { style: 'large' }, { className: 'look-large' }),
-    ...TINTS.map((ink) => mark(`Ink: ${ink}`, 'style', { style: ink }, { className: `ink ink-${ink}` })),
     {
       words: 'Heading',
       pressed: editor.isActive('heading'),

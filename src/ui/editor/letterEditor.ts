@@ -8,6 +8,7 @@ import type { HoleOptions } from './holeElement';
 import { LETTER_MARKS } from './letterMarks';
 import { LETTER_NODES } from './letterNodes';
 import { PageHistory } from './pageHistory';
+import { pasting } from './pasting';
 import { replaceWhatDiffers } from './replaceWhatDiffers';
 import { chosenValues, ValueLooks } from './valueLooks';
 
@@ -17,13 +18,15 @@ export interface EditorEvents extends HoleOptions {
   send: () => void;
   /** words are selected, whose looks can be changed, or none */
   selected: (hasWords: boolean) => void;
+  /** what was pasted had parts that no letter may contain, or none */
+  leftOut: (what: readonly string[]) => void;
 }
 
 /** The page as an editor. The letter it shows is a fair copy; it knows nothing of records and templates. */
 export class LetterEditor {
   readonly editor: Editor;
 
-  constructor(letter: Letter, { changed, send, selected, ...holes }: EditorEvents) {
+  constructor(letter: Letter, { changed, send, selected, leftOut, ...holes }: EditorEvents) {
     this.editor = new Editor({
       element: document.createElement('div'),
       injectCSS: false,
@@ -47,6 +50,7 @@ export class LetterEditor {
           class: 'letter-body copy',
           spellcheck: 'true',
         },
+        transformPastedHTML: pasting({ leftOut }),
         handleClick: (_view, _position, event) => {
           const id = (event.target as Element).closest<HTMLElement>('[data-id]')?.dataset.id;
           if (id !== undefined) holes.choose(id);

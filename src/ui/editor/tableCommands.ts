@@ -5,7 +5,18 @@ import type { Alignment } from '../../core/document/document';
 import { depthOf } from './structureCommands';
 
 /** What can be done to the table that the cursor is in. */
-export type TableAct = 'row below' | 'row out' | 'column beside' | 'column out' | 'table out';
+export const TABLE_ACTS = [
+  'row below',
+  'row up',
+  'row down',
+  'row out',
+  'column beside',
+  'column left',
+  'column right',
+  'column out',
+  'table out',
+] as const;
+export type TableAct = (typeof TABLE_ACTS)[number];
 
 /** Changes the table that the cursor is in. Its head stays, and a last row or column is not taken out. */
 export function changeTable(editor: Editor, act: TableAct): void {
@@ -27,6 +38,40 @@ export function changeTable(editor: Editor, act: TableAct): void {
       const at = $from.after(row);
       tr.insert(at, schema.nodes.tableRow!.create(null, cells));
       tr.setSelection(TextSelection.near(tr.doc.resolve(at + 2)));
+      break;
+    }
+    case 'row up':
+    case 'row down': {
+      const around = $from.node(row - 1);
+      const index = $from.index(row - 1);
+      // The head stays where it is, and a row stays among those it depends with.
+      const first = around.type.name === 'table' ? 1 : 0;
+      const upper = act === 'row up' ? index - 1 : index;
+      if (index < first || upper < first || upper + 1 >= around.childCount) return;
+      const from = tr.doc.resolve($from.start(row - 1)).posAtIndex(upper, row - 1);
+      const [one, other] = [around.child(upper), around.child(upper + 1)];
+      tr.replaceWith(from, from + one.nodeSize + other.nodeSize, [other, one]);
+      const moved = act === 'row up' ? from : from + other.nodeSize;
+      tr.setSelection(TextSelection.near(tr.doc.resolve(moved + ($from.pos - $from.before(row)))));
+      break;
+    }
+    case 'column left':
+    case 'column right': {
+      const node = $from.node(table);
+      const align = [...(node.attrs.align as Alignment[])];
+      const left = act === 'column left' ? column - 1 : column;
+      if (left < 0 || left + 1 >= align.length) return;
+      align.splice(left, 2, align[left + 1]!, align[left]!);
+      for (const { at, node: one } of rowsOf(node, $from.start(table)).reverse()) {
+        const place = cellsOf(one, at)[left];
+        if (!place || left + 1 >= one.childCount) continue;
+        const [a, b] = [one.child(left), one.child(left + 1)];
+        tr.replaceWith(place.at, place.at + a.nodeSize + b.nodeSize, [b, a]);
+      }
+      tr.setNodeAttribute($from.before(table), 'align', align);
+      const beside = $from.node(row).child(act === 'column left' ? left : left + 1).nodeSize;
+      const moved = act === 'column left' ? $from.pos - beside : $from.pos + beside;
+      tr.setSelection(TextSelection.near(tr.doc.resolve(moved)));
       break;
     }
     case 'row out': {

@@ -10,8 +10,8 @@ import { readMarkdown } from '../../core/template/text/readMarkdown';
 import { seeded } from '../../core/test/seeded';
 import { onlyWhen, putBlock, turnOtherwise, unwrap } from './structureCommands';
 import { fromEditor, kindInDocument, toEditor } from './structures';
-import { changeTable } from './tableCommands';
-import { changeFields, fieldsIn, putTag, setAttributes, takeOut } from './templateCommands';
+import { changeTable, TABLE_ACTS } from './tableCommands';
+import { changeFields, fieldsIn, putPicture, putTag, setAttributes, takeOut } from './templateCommands';
 import { TEMPLATE_MARKS, templateNodes } from './templateNodes';
 
 const pencil = { current: { labels: {}, passages: new Map() } };
@@ -163,6 +163,28 @@ it('a table gets and loses rows and columns; its head and last row stay', () => 
   expect(page.text).toBe('| | B |\n|---|--:|\n| | |');
 });
 
+it('rows and columns are moved, the cursor with them; the head stays, and what depends on something stays together', () => {
+  const page = new Page('| A | B |\n|---|--:|\n| c | d |\n| e | f |').behind('c');
+  changeTable(page.editor, 'row up');
+  changeTable(page.editor, 'row down');
+  expect(page.text).toBe('| A | B |\n|---|--:|\n| e | f |\n| c | d |');
+  changeTable(page.editor, 'column right');
+  expect(page.text).toBe('| B | A |\n|--:|---|\n| f | e |\n| d | c |');
+  changeTable(page.editor, 'row up');
+  changeTable(page.editor, 'column left');
+  expect(page.text).toBe('| A | B |\n|---|--:|\n| c | d |\n| e | f |');
+  changeTable(page.editor, 'column left');
+  page.behind('f');
+  changeTable(page.editor, 'row down');
+  expect(page.text).toBe('| A | B |\n|---|--:|\n| c | d |\n| e | f |');
+});
+
+const PICTURE = {
+  source: [{ type: 'text', text: 'a'.repeat(64) }],
+  description: [{ type: 'text', text: 'The lark' }],
+  width: 120,
+};
+
 const TEXTS = [
   'Hello {{client.greeting_name}},\n\nit is *due* on {{invoice.due_on | long date}}.\n\n{{signature}}',
   '{{#when invoice.paid over 0}}\nThanks.\n{{otherwise}}\nNothing.\n{{/when}}\n\n> Quoted {{client.name}}\n\n---',
@@ -187,9 +209,8 @@ it('every command leaves a document that reads, wherever the cursor is', () => {
         content: [{ type: 'listItem', content: [{ type: 'paragraph' }] }],
       }),
     ({ editor }) => onlyWhen(editor, HOLDS),
-    ...(['row below', 'row out', 'column beside', 'column out', 'table out'] as const).map(
-      (act) => (page: Page) => changeTable(page.editor, act),
-    ),
+    ...TABLE_ACTS.map((act) => (page: Page) => changeTable(page.editor, act)),
+    (page) => putPicture(page.editor, whole(page.state.doc.content.size + 1), PICTURE),
     (page) => structures(page).forEach((at, i) => i === 0 && turnOtherwise(page.editor, at)),
     (page) => {
       const all = things(page);

@@ -59,3 +59,23 @@ export function takeOut(editor: Editor, at: number): void {
   view.dispatch(transaction.setSelection(TextSelection.near(transaction.doc.resolve(place))));
   view.focus();
 }
+
+/** Puts a picture in and chooses it; where none can stand among the words, in a line of its own behind them. */
+export function putPicture(editor: Editor, at: number, attrs: object): void {
+  const { state, view, schema } = editor;
+  const picture = schema.nodes.image!.create(attrs);
+  const place = state.doc.resolve(Math.min(at, state.doc.content.size));
+  const { parent } = place;
+  const isAmongWords = parent.inlineContent && parent.type.contentMatch.matchType(picture.type) !== null;
+  const transaction = state.tr;
+  if (isAmongWords && parent.type.name !== 'subject') {
+    transaction.insert(place.pos, picture);
+    transaction.setSelection(NodeSelection.create(transaction.doc, place.pos));
+  } else {
+    const line = schema.nodes.paragraph!.create(null, picture);
+    const behind = place.depth === 0 ? place.pos : place.after(1);
+    transaction.insert(behind, line);
+    transaction.setSelection(NodeSelection.create(transaction.doc, behind + 1));
+  }
+  view.dispatch(transaction.scrollIntoView());
+}

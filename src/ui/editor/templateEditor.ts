@@ -1,17 +1,18 @@
 import { Editor, Extension } from '@tiptap/core';
 import { closeHistory } from '@tiptap/pm/history';
 import type { Node as PageNode } from '@tiptap/pm/model';
-import { NodeSelection, TextSelection, type Selection, type Transaction } from '@tiptap/pm/state';
+import { NodeSelection, Selection, type Transaction } from '@tiptap/pm/state';
 import type { Line, TemplateDocument } from '../../core/document/templateDocument';
 import type { Around } from '../../core/fields/sayField';
 import type { Labels } from '../../core/fill/describe/labels';
 import type { Passage } from '../../core/template/template';
 import { expressible } from '../../core/template/text/expressible';
-import { changeFields, fieldsIn, setAttributes, takeOut, type FieldAt } from './templateCommands';
+import { changeFields, fieldsIn, putPicture, setAttributes, takeOut, type FieldAt } from './templateCommands';
 import { PageHistory } from './pageHistory';
 import { depthOf, turnOtherwise, unwrap } from './structureCommands';
 import { replaceWhatDiffers } from './replaceWhatDiffers';
 import { fromEditor, kindInDocument, toEditor } from './structures';
+import { pageInput, type PageInputEvents } from './pageInput';
 import { RENAMED } from './structureView';
 import { tagOf, type PagePencil } from './templateLooks';
 import { TEMPLATE_MARKS, templateNodes } from './templateNodes';
@@ -44,7 +45,7 @@ export interface Selected {
   inTable: boolean;
 }
 
-export interface TemplateEditorOptions {
+export interface TemplateEditorOptions extends PageInputEvents {
   /** what the page is called to whoever cannot see it */
   name: string;
   passages: ReadonlyMap<string, Passage>;
@@ -54,8 +55,8 @@ export interface TemplateEditorOptions {
   changed: () => void;
   /** something else is selected */
   selected: (selected: Selected) => void;
-  /** the list of fields is asked for at the cursor */
-  list: () => void;
+  /** what is chosen is to be changed in its note */
+  note: () => void;
   keep: () => void;
   turn: () => void;
 }
@@ -75,7 +76,7 @@ export class TemplateEditor {
   ) {
     this.hasSubject = page.subject !== undefined;
     this.pencil = { current: { labels: options.labels(page), passages: options.passages } };
-    const { keep, turn, list } = options;
+    const { keep, turn, list, note } = options;
     this.editor = new Editor({
       element: document.createElement('div'),
       injectCSS: false,
@@ -90,6 +91,8 @@ export class TemplateEditor {
             'Mod-Enter': () => (keep(), true),
             'Mod-Shift-Enter': () => (turn(), true),
             'Mod-.': () => (list(), true),
+            Enter: () => this.isChosen() && (note(), true),
+            Escape: () => this.isChosen() && (this.leave(), true),
           }),
         }),
       ],
@@ -102,21 +105,7 @@ export class TemplateEditor {
           class: 'letter-body copy pencil',
           spellcheck: 'true',
         },
-        handleTextInput: (view, from, to, text) => {
-          if (isKept(view.state.selection)) {
-            // What is typed while a thing is chosen does not take its place: it stands behind it, where it can.
-            const behind = view.state.selection.to;
-            const { parent } = view.state.doc.resolve(behind);
-            if (parent.inlineContent)
-              view.dispatch(typed(view.state.tr.insertText(text, behind), behind + text.length));
-            return true;
-          }
-          if (text !== '{' || from !== to || view.state.doc.textBetween(Math.max(0, from - 1), from) !== '{')
-            return false;
-          view.dispatch(view.state.tr.delete(from - 1, from));
-          list();
-          return true;
-        },
+        ...pageInput(options),
       },
       onTransaction: ({ transaction }) => {
         if (transaction.docChanged && transaction.steps.some(bringsTags)) this.rename();
@@ -245,6 +234,53 @@ export class TemplateEditor {
     });
   }
 
+  /** Keeps an eye on a place while the page changes. Gives where it is by then, once. */
+  follow(at: number): () => number {
+    let place = at;
+    const move = ({ transaction }: { transaction: Transaction }) => {
+      place = transaction.mapping.map(place);
+    };
+    this.editor.on('transaction', move);
+    return () => {
+      this.editor.off('transaction', move);
+      return place;
+    };
+  }
+
+  /** Puts a picture in, and chooses it: where it cannot stand among words, in a line of its own. */
+  putPicture(at: number, attrs: object): void {
+    putPicture(this.editor, at, attrs);
+    this.tell();
+  }
+
+  /** Puts HTML in at the cursor as if it were pasted there. */
+  pasteHtml(html: string): void {
+    this.editor.view.pasteHTML(html);
+  }
+
+  /** Chooses the first gap, so that what is typed takes its place. */
+  begin(): void {
+    const { state, view } = this.editor;
+    let gap: number | undefined;
+    state.doc.descendants((node, at) => {
+      if (kindInDocument(node.type.name) === 'gap') gap ??= at;
+      return gap === undefined;
+    });
+    if (gap !== undefined) view.dispatch(state.tr.setSelection(NodeSelection.create(state.doc, gap)));
+    view.focus();
+  }
+
+  /** Nothing is chosen any more: the cursor stands behind what was. */
+  leave(): void {
+    const { state, view } = this.editor;
+    view.dispatch(state.tr.setSelection(Selection.near(state.doc.resolve(state.selection.to))));
+    view.focus();
+  }
+
+  private isChosen(): boolean {
+    return this.editor.state.selection instanceof NodeSelection;
+  }
+
   focus(): void {
     this.editor.view.focus();
   }
@@ -275,15 +311,6 @@ function contentOf({ subject, document }: TemplatePage) {
   const blocks = document.content.length ? document.content : [{ type: 'paragraph' as const, content: [] }];
   const content = subject ? [{ type: 'subject', content: subject }, ...blocks] : blocks;
   return toEditor({ type: 'doc', content } as never);
-}
-
-/** Whether a thing is chosen that only a key for it takes out; a gap is there to be written over. */
-function isKept(selection: Selection): boolean {
-  return selection instanceof NodeSelection && !['gap', 'unfinished'].includes(selection.node.type.name);
-}
-
-function typed(transaction: Transaction, at: number): Transaction {
-  return transaction.setSelection(TextSelection.create(transaction.doc, at)).scrollIntoView();
 }
 
 /** Whether a step puts in anything but words. */

@@ -1,4 +1,5 @@
 import Link from 'next/link';
+import { sizeInWords } from '../../core/describe/sizeInWords';
 import { needsSomebody, whatIsKnown } from '../../core/cures/cures';
 import { Cures } from './Cures';
 import { LetterFrame } from './LetterFrame';
@@ -18,6 +19,7 @@ export function LetterPaper({ letter, waits }: { letter: ShownLetter; waits?: st
     from_name,
     from_address,
     recipients,
+    attachments,
     client,
     client_key,
     about,
@@ -50,6 +52,18 @@ export function LetterPaper({ letter, waits }: { letter: ShownLetter; waits?: st
                 <dd>{value}</dd>
               </div>
             ))}
+            {attachments.length > 0 && (
+              <div className="head-line">
+                <dt>With it</dt>
+                <dd>
+                  {attachments.map(({ name, position, size }) => (
+                    <span key={position} className="addressee">
+                      <a href={`/api/letters/${id}/files/${position}`}>{name}</a>, {sizeInWords(size)}
+                    </span>
+                  ))}
+                </dd>
+              </div>
+            )}
           </dl>
         </div>
         <div className="letter-body">

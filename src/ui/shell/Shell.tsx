@@ -26,11 +26,11 @@ export function Shell({ member, children }: Props) {
         <div className="who">
           <span>{member.full_name}</span>
           <span>{member.business_name}</span>
+          <Keys />
           <SignOutButton />
         </div>
       </header>
       <main className="place-area">{children}</main>
-      <Keys />
     </div>
   );
 }

@@ -10,6 +10,8 @@ interface Props {
   /** the version that letters are written from */
   version: number;
   changed: boolean;
+  /** it may not be kept by whoever looks at it */
+  locked: boolean;
   /** whether the server has what was written last */
   isAtServer: boolean;
   /** what is wrong with the words as they stand; undefined: they are not read yet */
@@ -31,6 +33,7 @@ export function DeskFoot({
   id,
   version,
   changed,
+  locked,
   isAtServer,
   problems,
   saysSo,
@@ -72,7 +75,7 @@ export function DeskFoot({
         </p>
       )}
       <div className="foot-line">
-        <Button onClick={onKeep} disabled={busy || !changed || !problems || problems.length > 0}>
+        <Button onClick={onKeep} disabled={locked || busy || !changed || !problems || problems.length > 0}>
           Keep this version
         </Button>
         {changed && (

@@ -1,17 +1,17 @@
 'use client';
 
-import { useId, useMemo, useRef, useState } from 'react';
+import { useMemo, useRef, useState } from 'react';
 import { createPortal } from 'react-dom';
-import Form from 'react-bootstrap/Form';
 import type { WordsFacts } from '../../core/contract/templateWords';
 import type { StartingKind } from '../../core/records/recordKind';
-import { withArticle } from '../../core/fill/formats/article';
-import { bookingWords } from '../../core/records/bookingWords';
+import { writeCopy } from '../../core/fairCopy/writeCopy';
 import { marginGroups } from '../../core/writing/marginGroups';
 import { marginOf } from '../../core/writing/marginOf';
 import { WritingDesk, type FilledLetter } from '../../core/writing/writingDesk';
+import { LetterheadAround } from '../document/LetterheadAround';
 import { CopyBlocks } from '../document/CopyBlocks';
 import { Margin } from '../margin/Margin';
+import { SendTrial } from './SendTrial';
 import type { InView } from './useInView';
 import type { ReadWords } from './useReading';
 
@@ -22,15 +22,15 @@ interface Props {
   reading: ReadWords | undefined;
   facts: WordsFacts;
   view: InView;
+  /** its words as they stand, to be tried out */
+  text: string;
 }
 
 /** The template filled for a real record, beside its margin: to be looked at, not sent. */
-export function InkSide({ templateKey, startsFrom, reading, facts, view }: Props) {
-  const { starts, wanted, find, start, choose } = view;
+export function InkSide({ templateKey, startsFrom, reading, facts, view, text }: Props) {
+  const { starts } = view;
   const [chosen, setChosen] = useState<string>();
   const page = useRef<HTMLDivElement>(null);
-  const [findId, listId] = [useId(), useId()];
-  const called = startsFrom === 'booking' ? bookingWords(facts.business.booking_label).booking : startsFrom;
   const filled = useMemo(
     () => fill(templateKey, startsFrom as StartingKind, reading, facts, view.start, view.facts),
     [templateKey, startsFrom, reading, facts, view.start, view.facts],
@@ -39,40 +39,28 @@ export function InkSide({ templateKey, startsFrom, reading, facts, view }: Props
   const margin = typeof document === 'undefined' ? null : document.getElementById('template-margin');
   return (
     <>
-      <div className="ink-for">
-        <Form.Label htmlFor={findId}>Filled for</Form.Label>
-        <Form.Control
-          id={findId}
-          type="search"
-          placeholder={`Find ${withArticle(called)}`}
-          value={wanted}
-          onChange={(event) => find(event.target.value)}
-        />
-        <Form.Select
-          id={listId}
-          aria-label="Record"
-          value={start ?? ''}
-          onChange={(event) => choose(event.target.value)}
-        >
-          {starts?.map(({ key, name, day, note }) => (
-            <option key={key} value={key}>
-              {[name, day, note].filter(Boolean).join(', ')}
-            </option>
-          ))}
-        </Form.Select>
-      </div>
       {filled === undefined && starts?.length !== 0 && (
         <p className="hint" role="status">
           Filling …
         </p>
       )}
-      {starts?.length === 0 && <p className="hint">No record has these words.</p>}
       {typeof filled === 'string' && <p className="hint needs-you">{filled}</p>}
       {filled && typeof filled === 'object' && (
         <>
+          <LetterheadAround part={filled.around?.top} />
           <div ref={page} className="letter-body copy">
             <CopyBlocks nodes={filled.document.content} onChoose={setChosen} />
           </div>
+          <LetterheadAround part={filled.around?.foot} />
+          {view.start !== undefined && (
+            <SendTrial
+              templateKey={templateKey}
+              from={`${startsFrom}:${view.start}`}
+              text={text}
+              members={facts.members}
+            />
+          )}
+          <HtmlAsItGoes letter={filled} />
           {margin &&
             createPortal(
               <Margin
@@ -86,6 +74,21 @@ export function InkSide({ templateKey, startsFrom, reading, facts, view }: Props
         </>
       )}
     </>
+  );
+}
+
+/** The HTML that a mail reader gets, written out once it is asked for. */
+function HtmlAsItGoes({ letter }: { letter: FilledLetter }) {
+  const [open, setOpen] = useState(false);
+  return (
+    <details className="holes" onToggle={(event) => setOpen(event.currentTarget.open)}>
+      <summary>Its HTML, as it goes</summary>
+      {open && (
+        <pre className="words-area" tabIndex={0} aria-label="HTML">
+          {writeCopy(letter.document, letter.around).html}
+        </pre>
+      )}
+    </details>
   );
 }
 
@@ -105,6 +108,8 @@ function fill(
     ...writing,
     passages: facts.passages,
     signatures: facts.signatures,
+    letterhead: facts.letterhead,
+    files: facts.files,
     templates: [{ ...reading.template, key, version: 0 }],
   });
   return desk.fill({ kind, key: start }, { template: key, answers: {} }) ?? 'This template cannot be filled.';

@@ -13,6 +13,7 @@ import type { BookingWords } from '../../core/records/bookingWords';
 import { STARTING_POINTS, type StartingKind } from '../../core/records/recordKind';
 import { askServer } from '../writing/askServer';
 import { MakeGroup } from './arrange/MakeGroup';
+import { BEGIN } from './begin';
 
 interface Props {
   groups: readonly Pick<GroupedTemplates, 'key' | 'name'>[];
@@ -54,7 +55,7 @@ export function NewTemplateForm({ groups: given, words }: Props) {
       group: group || null,
     });
     if (!('offline' in answer) && answer.body.result === 'done') {
-      router.push(`/templates/${answer.body.key}`);
+      router.push(`/templates/${answer.body.key}${BEGIN}`);
       return router.refresh();
     }
     setBusy(false);

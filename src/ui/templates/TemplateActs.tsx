@@ -4,11 +4,18 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import type { Refusal } from '../../core/contract/refusal';
-import type { TemplateAnswer, TemplateUses } from '../../core/contract/templates';
+import { STAYS, type TemplateAnswer, type TemplateUses } from '../../core/contract/templates';
 import { askServer } from '../writing/askServer';
 
+interface Props {
+  templateKey: string;
+  name: string;
+  /** it can only be copied */
+  locked: boolean;
+}
+
 /** What can be done with a template as a whole: copied, or thrown away once what depends on it was said. */
-export function TemplateActs({ templateKey, name }: { templateKey: string; name: string }) {
+export function TemplateActs({ templateKey, name, locked }: Props) {
   const [uses, setUses] = useState<TemplateUses>();
   const [problem, setProblem] = useState<string>();
   const [busy, setBusy] = useState(false);
@@ -34,7 +41,8 @@ export function TemplateActs({ templateKey, name }: { templateKey: string; name:
     setBusy(false);
     if ('offline' in answer) return setProblem('There is no connection. Nothing was done.');
     if ('error' in answer.body) return setProblem(answer.body.error);
-    setUses(answer.body);
+    if (answer.body.stays) setProblem(STAYS);
+    else setUses(answer.body);
   }
 
   return (
@@ -42,9 +50,11 @@ export function TemplateActs({ templateKey, name }: { templateKey: string; name:
       <button type="button" className="btn btn-link" disabled={busy} onClick={() => void act('copy')}>
         Copy
       </button>
-      <button type="button" className="btn btn-link" disabled={busy} onClick={() => void askBefore()}>
-        Throw away
-      </button>
+      {!locked && (
+        <button type="button" className="btn btn-link" disabled={busy} onClick={() => void askBefore()}>
+          Throw away
+        </button>
+      )}
       {problem && (
         <p className="trouble" role="alert">
           {problem}

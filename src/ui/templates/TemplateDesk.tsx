@@ -5,6 +5,17 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { lazy, Suspense, useCallback, useEffect, useId, useRef, useState, type ReactNode } from 'react';
 
+import type { MissingFor } from '../../core/holes/holesOver';
+import type { Problem } from '../../core/problems/problem';
+import { bookingWords } from '../../core/records/bookingWords';
+import type { StartingKind } from '../../core/records/recordKind';
+import { recordPath } from '../records/recordPath';
+import { HolesOverClients } from './holes/HolesOverClients';
+import { nextOf, startsWithHoles } from './holes/startsWithHoles';
+import { useHoles } from './holes/useHoles';
+import { PutAside } from './PutAside';
+import { RecordInView } from './RecordInView';
+import { Sides, type Side } from './Sides';
 import { TemplateActs } from './TemplateActs';
 import { InkSide } from './InkSide';
 import { DeskFoot } from './DeskFoot';
@@ -14,7 +25,6 @@ import { useReading } from './useReading';
 import { useServerDraft } from './useServerDraft';
 import { useTypedWords, type TypedWords } from './useTypedWords';
 import { VersionsSide } from './VersionsSide';
-import { WordsSide } from './WordsSide';
 
 interface Props {
   /** whose words are kept apart on this device */
@@ -23,21 +33,23 @@ interface Props {
   version: number;
   name: string;
   note?: string;
-  startsFrom: string;
+  startsFrom: StartingKind;
   problems: string[];
   /** its text form */
   text: string;
   facts: WordsFacts;
   drafts: DraftsOfTemplate;
+  /** it is everyone's, and whoever looks at it may not change those */
+  locked: boolean;
   /** the letter in pencil */
   pencil: ReactNode;
 }
 
-const SIDES = ['Pencil', 'Ink', 'Words', 'Versions'] as const;
-type Side = (typeof SIDES)[number];
-
-/** The page that is written on comes after the one that is read. */
+/** The page that is written on comes after the one that is read, the words when they are asked for. */
 const PencilPage = lazy(() => import('./pencil/PencilPage'));
+const WordsSide = lazy(() => import('./words/WordsSide'));
+
+const NO_PROBLEMS: readonly Problem[] = [];
 
 /** A template in pencil, in ink for a real record, its words as text, and its versions. */
 export function TemplateDesk({
@@ -51,6 +63,7 @@ export function TemplateDesk({
   text,
   facts,
   drafts,
+  locked,
   pencil,
 }: Props) {
   const [side, setSide] = useState<Side>('Pencil');
@@ -70,7 +83,14 @@ export function TemplateDesk({
   const changed = typed !== undefined && typed.text !== standing.text;
   const reading = useReading(words.text, facts);
   const isRead = reading?.text === words.text;
-  const view = useInView(startsFrom);
+  // As the words say it that are being written.
+  const [kind, setKind] = useState(startsFrom);
+  if (reading?.template && reading.template.head.startsFrom !== kind)
+    setKind(reading.template.head.startsFrom);
+  const view = useInView(kind);
+  const { found, isOld, lookThroughAll } = useHoles(templateKey, reading?.template, facts);
+  const missing = found?.type === 'found' ? startsWithHoles(found.holes) : [];
+  const see = ({ start, name: called }: MissingFor) => view.bring({ key: start, name: called });
   /** the words as they are at this moment, before the page has been drawn with them */
   const now = useRef(words);
   useEffect(() => {
@@ -113,7 +133,13 @@ export function TemplateDesk({
               {by} is rewording it, the last time {when}. Letters use version {standing.version} meanwhile.
             </p>
           ))}
-          <TemplateActs templateKey={templateKey} name={name} />
+          {locked && (
+            <p className="needs-you">
+              You may not change what everyone writes with. Copy it: the copy is your own. An owner says who
+              may.
+            </p>
+          )}
+          <TemplateActs templateKey={templateKey} name={name} locked={locked} />
           <Sides id={id} side={side} onTurn={turnTo} />
         </div>
         {problems.length > 0 && (
@@ -122,6 +148,16 @@ export function TemplateDesk({
               <li key={problem}>{problem}</li>
             ))}
           </ul>
+        )}
+        {(side === 'Pencil' || side === 'Ink') && (
+          <RecordInView
+            label={side === 'Ink' ? 'Filled for' : 'Seen for'}
+            called={
+              startsFrom === 'booking' ? bookingWords(facts.business.booking_label).booking : startsFrom
+            }
+            view={view}
+            {...(missing.length > 0 ? { onNextHole: () => see(nextOf(missing, view.start)) } : {})}
+          />
         )}
         <div role="tabpanel" id={`${id}-panel`} aria-labelledby={`${id}-${side}`}>
           <div hidden={side !== 'Pencil'}>
@@ -144,11 +180,21 @@ export function TemplateDesk({
           </div>
           {side === 'Ink' && (
             <InkSide
+              text={words.text}
               templateKey={templateKey}
-              startsFrom={startsFrom}
+              startsFrom={kind}
               reading={reading}
               facts={facts}
               view={view}
+            />
+          )}
+          {(side === 'Pencil' || side === 'Ink') && (
+            <HolesOverClients
+              found={found}
+              isOld={isOld}
+              recordPath={(key) => recordPath({ kind, key })}
+              onLookThroughAll={lookThroughAll}
+              onSee={see}
             />
           )}
           {side === 'Versions' && (
@@ -159,16 +205,28 @@ export function TemplateDesk({
             />
           )}
           {side === 'Words' && put !== undefined && (
-            <PutAside words={put} version={standing.version} onThrowAway={() => setPut(undefined)} />
+            <PutAside
+              words={put}
+              version={standing.version}
+              standing={reading?.template}
+              facts={facts}
+              onThrowAway={() => setPut(undefined)}
+            />
           )}
           {side === 'Words' && (
-            <WordsSide
-              text={words.text}
-              isWrong={isRead && reading.problems.length > 0}
-              describedBy={`${id}-problems`}
-              onType={type}
-              line={line}
-            />
+            <Suspense fallback={<p className="hint words-side">Opening the words …</p>}>
+              <WordsSide
+                text={words.text}
+                problems={isRead ? reading.problems : NO_PROBLEMS}
+                describedBy={`${id}-problems`}
+                startsFrom={kind}
+                facts={facts}
+                onType={type}
+                onKeep={keep}
+                onTurn={() => turnTo('Ink')}
+                line={line}
+              />
+            </Suspense>
           )}
         </div>
         {side !== 'Versions' && (side !== 'Ink' || changed) && (
@@ -176,6 +234,7 @@ export function TemplateDesk({
             id={`${id}-problems`}
             version={standing.version}
             changed={changed}
+            locked={locked}
             isAtServer={isAtServer}
             problems={isRead ? reading.problems : undefined}
             saysSo={side === 'Words'}
@@ -208,64 +267,5 @@ export function TemplateDesk({
       </article>
       <div id="template-margin" className="margin-place" />
     </div>
-  );
-}
-
-interface SidesProps {
-  id: string;
-  side: Side;
-  onTurn: (side: Side) => void;
-}
-
-function Sides({ id, side, onTurn }: SidesProps) {
-  return (
-    <div role="tablist" aria-label="Sides of the template" className="sides">
-      {SIDES.map((one) => (
-        <button
-          key={one}
-          type="button"
-          role="tab"
-          id={`${id}-${one}`}
-          aria-selected={side === one}
-          aria-controls={`${id}-panel`}
-          tabIndex={side === one ? 0 : -1}
-          onClick={() => onTurn(one)}
-          onKeyDown={(event) => {
-            const step = event.key === 'ArrowRight' ? 1 : event.key === 'ArrowLeft' ? -1 : 0;
-            if (!step) return;
-            const next = SIDES[(SIDES.indexOf(side) + step + SIDES.length) % SIDES.length]!;
-            onTurn(next);
-            document.getElementById(`${id}-${next}`)?.focus();
-          }}
-        >
-          {one}
-        </button>
-      ))}
-    </div>
-  );
-}
-
-interface PutAsideProps {
-  words: string;
-  version: number;
-  onThrowAway: () => void;
-}
-
-/** What was written before another version was loaded. */
-function PutAside({ words, version, onThrowAway }: PutAsideProps) {
-  return (
-    <details className="put-aside" open>
-      <summary>What you wrote before version {version} was loaded</summary>
-      <textarea
-        className="words-area form-control"
-        readOnly
-        rows={12}
-        value={words}
-        aria-label="What you wrote"
-      />
-      <button type="button" className="btn btn-link" onClick={onThrowAway}>
-        Throw it away
-      </button>
-    </details>
   );
 }

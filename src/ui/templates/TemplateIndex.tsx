@@ -1,9 +1,10 @@
 'use client';
 
 import Link from 'next/link';
+import type { FoundTemplates } from '../../core/contract/templates';
 import type { GroupedTemplates, ListedEntry } from '../../core/contract/list';
 import { usePathname, useRouter } from 'next/navigation';
-import { useMemo, useState } from 'react';
+import { memo, useEffect, useMemo, useState } from 'react';
 import Form from 'react-bootstrap/Form';
 import { withArticle } from '../../core/fill/formats/article';
 import { hasWords, searchable, wordsWanted } from '../../core/searching/finder';
@@ -14,6 +15,7 @@ import {
   type Narrowing,
   type Sorting,
 } from '../../core/searching/narrowTemplates';
+import { Opening } from '../shell/Opening';
 import { SearchField } from '../shell/SearchField';
 import { useAnswerTo } from '../shell/useAnswerTo';
 import { GroupInitial } from './GroupInitial';
@@ -23,28 +25,42 @@ interface Props {
   /** whose folded groups are remembered */
   owner: string;
   groups: GroupedTemplates[];
+  passages: readonly { key: string; name: string }[];
 }
+
+/** The list comes first: milliseconds until what a template is written with is fetched. */
+const REST = 1000;
 
 /** What is done with the templates beside reading them. */
 const PAGES = [
   ['/templates/new', 'New template'],
   ['/templates/arrange', 'Arrange'],
   ['/templates/passages', 'Passages'],
+  ['/templates/signatures', 'Signatures'],
+  ['/templates/letterhead', 'Letterhead'],
   ['/templates/acts', 'Acts'],
   ['/templates/trash', 'Trash'],
 ] as const;
 
 /** The templates under their groups; found at once by their names, and by their words as the server finds them. On a phone it gives way to the page once one is chosen. */
-export function TemplateIndex({ owner, groups }: Props) {
+export function TemplateIndex({ owner, groups, passages }: Props) {
   const here = usePathname();
   const router = useRouter();
   const [wanted, setWanted] = useState('');
   const [folded, fold] = useFolded(owner);
   const [narrowing, setNarrowing] = useState<Narrowing>('all');
   const [sorting, setSorting] = useState<Sorting>('by hand');
+  // What a template is written with comes while the list is looked at.
+  useEffect(() => {
+    const timer = setTimeout(() => {
+      // Without a connection it comes when it is needed.
+      import('./TemplateDesk').then(() => import('./pencil/PencilPage')).catch(() => undefined);
+    }, REST);
+    return () => clearTimeout(timer);
+  }, []);
   const search = wanted.trim();
-  const { body: answer } = useAnswerTo<string[]>('/api/templates', search);
-  const withWords = useMemo(() => new Set(answer), [answer]);
+  const { body: answer } = useAnswerTo<FoundTemplates>('/api/templates', search);
+  const withWords = useMemo(() => new Set(answer?.keys), [answer]);
   const all = useMemo(() => groups.flatMap((group) => group.templates), [groups]);
   const startsFrom = useMemo(() => [...new Set(all.map((template) => template.startsFrom))], [all]);
   /** instead of the groups: those that are looked for, left or sorted otherwise */
@@ -65,6 +81,7 @@ export function TemplateIndex({ owner, groups }: Props) {
         {PAGES.map(([href, words]) => (
           <Link key={href} href={href} prefetch={false} aria-current={here === href ? 'page' : undefined}>
             {words}
+            <Opening />
           </Link>
         ))}
       </p>
@@ -90,6 +107,11 @@ export function TemplateIndex({ owner, groups }: Props) {
           <option value="resting">resting</option>
           <option value="unfinished">unfinished</option>
           <option value="mine">mine alone</option>
+          {passages.map(({ key, name }) => (
+            <option key={key} value={`has ${key}`}>
+              with “{name}”
+            </option>
+          ))}
         </Form.Select>
         <Form.Select
           size="sm"
@@ -114,6 +136,12 @@ export function TemplateIndex({ owner, groups }: Props) {
                 : ''}
           </p>
           <Entries templates={found} here={here} withUse={sorting !== 'by hand'} />
+          {search &&
+            answer?.others.map(({ name, whose }) => (
+              <p key={`${whose} ${name}`} className="count">
+                {name} is {whose}’s own: nobody else is offered it.
+              </p>
+            ))}
         </>
       ) : (
         groups.map((group) => (
@@ -147,24 +175,41 @@ interface EntriesProps {
 function Entries({ templates, here, withUse = false }: EntriesProps) {
   return (
     <ul>
-      {templates.map((template) => {
-        const { key, name, startsFrom } = template;
-        const path = `/templates/${key}`;
-        const said = [`from ${withArticle(startsFrom)}`, ...templateState(template)];
-        return (
-          <li key={key}>
-            <Link
-              href={path}
-              prefetch={false}
-              className="entry"
-              aria-current={here === path ? 'page' : undefined}
-            >
-              <span className="entry-name">{name}</span>
-              <span className="entry-note">{(withUse ? [templateUse(template)] : said).join(', ')}</span>
-            </Link>
-          </li>
-        );
-      })}
+      {templates.map((template) => (
+        <Entry
+          key={template.key}
+          template={template}
+          current={here === `/templates/${template.key}`}
+          withUse={withUse}
+        />
+      ))}
     </ul>
   );
 }
+
+interface EntryProps {
+  template: ListedEntry;
+  /** whether its page is open */
+  current: boolean;
+  withUse: boolean;
+}
+
+/** With another page open, one of hundreds is drawn anew, and the one before it. */
+const Entry = memo(function Entry({ template, current, withUse }: EntryProps) {
+  const { key, name, startsFrom } = template;
+  const said = [`from ${withArticle(startsFrom)}`, ...templateState(template)];
+  return (
+    <li>
+      <Link
+        href={`/templates/${key}`}
+        prefetch={false}
+        className="entry"
+        aria-current={current ? 'page' : undefined}
+      >
+        <span className="entry-name">{name}</span>
+        <span className="entry-note">{(withUse ? [templateUse(template)] : said).join(', ')}</span>
+        <Opening />
+      </Link>
+    </li>
+  );
+});

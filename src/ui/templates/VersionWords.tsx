@@ -1,14 +1,25 @@
 import type { VersionCompared } from '../../core/contract/versions';
 import type { PencilToken } from '../../core/describe/pencilTokens';
 
+interface Props {
+  compared: VersionCompared;
+  /** what it means that words are struck out, and underlined */
+  went?: string;
+  came?: string;
+}
+
 /** What went from a version and what came since, where it stands among the words that stayed. */
-export function VersionWords({ compared: { head, words } }: { compared: VersionCompared }) {
+export function VersionWords({
+  compared: { head, words },
+  went = 'said then, and no more',
+  came = 'came since',
+}: Props) {
   const same = head.length === 0 && words.every(({ change }) => change === 'same');
   if (same) return <p className="hint">It says the same as the one that stands.</p>;
   return (
     <>
       <p className="version-key">
-        <del>Struck out</del>: said then, and no more. <ins>Underlined</ins>: came since.
+        <del>Struck out</del>: {went}. <ins>Underlined</ins>: {came}.
       </p>
       {head.length > 0 && (
         <ul className="version-head">

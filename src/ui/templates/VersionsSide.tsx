@@ -82,6 +82,8 @@ export function VersionsSide({ templateKey, standing, onKept }: Props) {
     }
   }
 
+  // What nobody kept came with the application.
+  const shipped = versions?.find(({ by }) => by === undefined);
   return (
     <div className="versions">
       {trouble && (
@@ -97,13 +99,26 @@ export function VersionsSide({ templateKey, standing, onKept }: Props) {
           Fetching the versions …
         </p>
       )}
+      {shipped && shipped.version !== standing && (
+        <p className="shipped">
+          <button
+            type="button"
+            className="btn btn-link"
+            disabled={busy}
+            onClick={() => void bringBack(shipped.version)}
+          >
+            Put the shipped wording back
+          </button>{' '}
+          <span className="entry-note">as the next version: nothing that was written since is lost.</span>
+        </p>
+      )}
       <ol>
         {versions?.map(({ version, by, when }) => (
           <li key={version}>
             {version === standing ? (
               <p className="version-line">
                 <strong>Version {version}</strong>, from which letters are written
-                <span className="entry-note">{[by, when].filter(Boolean).join(', ')}</span>
+                <span className="entry-note">{[by ?? 'as it came', when].filter(Boolean).join(', ')}</span>
               </p>
             ) : (
               <button
@@ -117,7 +132,7 @@ export function VersionsSide({ templateKey, standing, onKept }: Props) {
                 }}
               >
                 Version {version}
-                <span className="entry-note">{[by, when].filter(Boolean).join(', ')}</span>
+                <span className="entry-note">{[by ?? 'as it came', when].filter(Boolean).join(', ')}</span>
               </button>
             )}
             {chosen === version && (

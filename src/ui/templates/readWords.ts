@@ -5,8 +5,13 @@ import type { WordsReading } from '../../core/writing/readTemplateWords';
 /** Reads and judges words; the reader's script is fetched when it is first needed. */
 export async function readWords(
   text: string,
-  { business, passages, groups }: WordsFacts,
+  { business, passages, signatures, groups }: WordsFacts,
 ): Promise<WordsReading> {
   const { readTemplateWords } = await import('../../core/writing/readTemplateWords');
-  return readTemplateWords(text, { schema: schemaOf({ business }), passages, groups });
+  return readTemplateWords(text, {
+    schema: schemaOf({ business }),
+    passages,
+    signatures,
+    groups,
+  });
 }

@@ -6,14 +6,19 @@ import type { WritingAnswer } from '../../core/contract/writing';
 import { askForFacts } from '../writing/askForFacts';
 import { askServer } from '../writing/askServer';
 
+/** What is said of a record among those that were found. */
+type FoundRecord = Pick<ListEntry, 'key' | 'name'> & Partial<ListEntry>;
+
 /** The record that a template is seen for. */
 export interface InView {
   /** the records that were found, the one in view among them; undefined until they came */
-  starts: readonly ListEntry[] | undefined;
+  starts: readonly FoundRecord[] | undefined;
   wanted: string;
   find: (wanted: string) => void;
   start: string | undefined;
   choose: (key: string) => void;
+  /** takes one that is not among those that were found */
+  bring: (record: FoundRecord) => void;
   /** what a letter from it is written from; or why that is not there, in words */
   facts: WritingAnswer | string | undefined;
 }
@@ -23,6 +28,7 @@ export function useInView(startsFrom: string): InView {
   const [starts, setStarts] = useState<ListEntry[]>();
   const [wanted, find] = useState('');
   const [start, choose] = useState<string>();
+  const [brought, setBrought] = useState<FoundRecord>();
   const [facts, setFacts] = useState<WritingAnswer | string>();
   const looked = useDeferredValue(wanted);
 
@@ -55,5 +61,20 @@ export function useInView(startsFrom: string): InView {
     };
   }, [startsFrom, start]);
 
-  return { starts, wanted, find, start, choose, facts };
+  const others = starts?.filter(({ key }) => key !== brought?.key);
+  return {
+    starts: brought && others ? [brought, ...others] : starts,
+    wanted,
+    find: (words) => {
+      setBrought(undefined);
+      find(words);
+    },
+    start,
+    choose,
+    bring: (record) => {
+      setBrought(record);
+      choose(record.key);
+    },
+    facts,
+  };
 }

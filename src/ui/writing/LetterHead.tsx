@@ -7,6 +7,7 @@ import { people } from '../../core/writing/alternatives';
 import { nameRecipient } from '../../core/describe/nameRecord';
 import { referenceOf } from '../../core/records/which/recipientOf';
 import { AddressLines } from './AddressLines';
+import { AlongWithIt } from './AlongWithIt';
 import type { LetterStore, LetterView } from './letterStore';
 
 interface Props {
@@ -80,6 +81,11 @@ export function LetterHead({ view: { filled, addressing }, store, onBack, back, 
           {to.length ? 'Change' : 'Choose'}
         </button>
       )}
+      <AlongWithIt
+        along={filled.along}
+        leftOut={filled.choices.leftOut ?? []}
+        {...(closed ? {} : { onChange: (name, goes) => store.letGoAlong(name, goes) })}
+      />
       {changing && (
         <ul className="other-people" aria-label="Other people">
           {others.map(({ key, name, note }) => (

@@ -12,6 +12,7 @@ import {
 } from 'react';
 import { createPortal } from 'react-dom';
 import type { LetterEditor } from '../editor/letterEditor';
+import { LeftOut } from '../editor/LeftOut';
 import { CopyBlocks } from '../document/CopyBlocks';
 import { afterPaint } from '../shell/afterPaint';
 import type { LetterStore, LetterView } from './letterStore';
@@ -40,6 +41,7 @@ interface Props {
 export function LetterPage({ store, view, chosen, onChoose, onSend, page, closed }: Props) {
   const [editor, setEditor] = useState<LetterEditor>();
   const [hasWords, setHasWords] = useState(false);
+  const [leftOut, setLeftOut] = useState<readonly string[]>([]);
   const callbacks = useRef({ onChoose, onSend });
   useEffect(() => {
     callbacks.current = { onChoose, onSend };
@@ -63,6 +65,7 @@ export function LetterPage({ store, view, chosen, onChoose, onSend, page, closed
         answered: () => nextQuestion(made!.element),
         blankType: (name) => store.blankType(name),
         selected: setHasWords,
+        leftOut: setLeftOut,
       });
       detach = store.attach({ read: () => made!.read(), show: (letter) => made!.show(letter) });
       setEditor(made);
@@ -95,6 +98,7 @@ export function LetterPage({ store, view, chosen, onChoose, onSend, page, closed
       {editor ? (
         <>
           <div key="editor" ref={mount} />
+          <LeftOut what={leftOut} onRead={() => setLeftOut([])} />
           {hasWords && (
             <Suspense>
               {createPortal(<LookBar editor={editor.editor} link={asItIs} />, document.body)}

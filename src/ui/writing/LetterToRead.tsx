@@ -1,14 +1,18 @@
 import type { FirstLetter } from '../../core/contract/writing';
 import { Fragment } from 'react';
+import { LetterheadAround } from '../document/LetterheadAround';
 import { CopyBlocks } from '../document/CopyBlocks';
 import { AddressLines } from './AddressLines';
+import { AlongWithIt } from './AlongWithIt';
 
 interface Props {
   letter: FirstLetter;
 }
 
 /** The first letter as the server draws it, to be read while what it is written on with is on its way. */
-export function LetterToRead({ letter: { document, addressing, recipients, name, from } }: Props) {
+export function LetterToRead({
+  letter: { document, around, addressing, along, recipients, name, from },
+}: Props) {
   return (
     <>
       <section className="index index-behind" aria-labelledby="index-title">
@@ -32,11 +36,14 @@ export function LetterToRead({ letter: { document, addressing, recipients, name,
               ))}
               {recipients.length === 0 && <span className="needs-you">nobody yet</span>}
             </AddressLines>
+            <AlongWithIt along={along} />
           </div>
           <div className="letter-holder">
+            <LetterheadAround part={around?.top} />
             <div className="letter-body copy">
               <CopyBlocks nodes={document.content} />
             </div>
+            <LetterheadAround part={around?.foot} />
           </div>
           <div className="letter-foot">
             <p className="foot-words" role="status">

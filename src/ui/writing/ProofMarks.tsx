@@ -41,7 +41,7 @@ function Cure({
     );
   if (attachment !== undefined)
     return (
-      <button type="button" className="btn btn-link" onClick={() => store.leaveOutAttachment(attachment)}>
+      <button type="button" className="btn btn-link" onClick={() => store.letGoAlong(attachment, false)}>
         Leave it out
       </button>
     );

@@ -1,8 +1,11 @@
 'use client';
 
+import Link from 'next/link';
 import { memo, useDeferredValue, useMemo, useState } from 'react';
+import type { OthersTemplate } from '../../core/contract/templates';
 import type { Fit } from '../../core/fitting/fittingTemplates';
 import type { AnyTemplate } from '../../core/fitting/listedTemplate';
+import { notOffered } from '../../core/fitting/notOffered';
 import { hasWords, searchable, wordsWanted } from '../../core/searching/finder';
 import type { Situation } from '../../core/records/which/situation';
 import { wordsOfTemplate } from '../../core/template/wordsOfTemplate';
@@ -40,8 +43,9 @@ export function TemplateChooser({ title, from, writing, situation, chosen, onCho
       onChoose={onChoose}
     />
   );
+  const words = wordsWanted(search);
   const found = search
-    ? [...fitting, ...others.values()].filter(({ key }) => matches(desk.template(key)!, search))
+    ? [...fitting, ...others.values()].filter(({ key }) => hasWords(wordsOf(desk.template(key)!), words))
     : undefined;
   return (
     <section className={`index ${behind ? 'index-behind' : ''}`} aria-labelledby="index-title">
@@ -59,10 +63,15 @@ export function TemplateChooser({ title, from, writing, situation, chosen, onCho
             {found.length} found
           </p>
           <ul>{found.slice(0, MOST_FOUND).map(entry)}</ul>
-          {found.length === 0 && <p className="hint">No template has these words.</p>}
           {found.length > MOST_FOUND && (
             <p className="hint">{found.length - MOST_FOUND} more: write more words.</p>
           )}
+          <NotOffered
+            templates={desk.facts.templates.filter((template) => hasWords(wordsOf(template), words))}
+            theirs={writing.others.filter(({ name }) => hasWords(searchable(name), words))}
+            situation={situation}
+            none={found.length === 0}
+          />
         </>
       ) : (
         <>
@@ -88,6 +97,52 @@ export function TemplateChooser({ title, from, writing, situation, chosen, onCho
           )}
         </>
       )}
+    </section>
+  );
+}
+
+/** So many that are not offered are told. */
+const MOST_TOLD = 10;
+
+/** What was found and cannot be chosen for this letter, with why; each of one's own leads to where that is changed. */
+function NotOffered({
+  templates,
+  theirs,
+  situation,
+  none,
+}: {
+  templates: readonly AnyTemplate[];
+  theirs: readonly OthersTemplate[];
+  situation: Situation;
+  /** whether nothing else was found */
+  none: boolean;
+}) {
+  const told = templates.flatMap(({ key, head }) => {
+    const why = notOffered(head, situation);
+    return why === undefined ? [] : { key, name: head.name, why };
+  });
+  if (told.length + theirs.length === 0)
+    return none ? <p className="hint">No template has these words.</p> : null;
+  return (
+    <section aria-labelledby="not-offered-title">
+      <h2 id="not-offered-title" className="list-name">
+        Not offered for this letter
+      </h2>
+      <ul>
+        {told.slice(0, MOST_TOLD).map(({ key, name, why }) => (
+          <li key={key}>
+            <Link className="entry" href={`/templates/${encodeURIComponent(key)}`}>
+              <span className="entry-name">{name}</span>
+              <span className="entry-note">{why}</span>
+            </Link>
+          </li>
+        ))}
+      </ul>
+      {theirs.slice(0, MOST_TOLD).map(({ name, whose }) => (
+        <p key={`${whose} ${name}`} className="hint">
+          {name} is {whose}’s own: nobody else is offered it.
+        </p>
+      ))}
     </section>
   );
 }
@@ -145,8 +200,8 @@ const Entry = memo(function Entry({
 
 const searched = new WeakMap<AnyTemplate, string>();
 
-function matches(template: AnyTemplate, search: string): boolean {
+function wordsOf(template: AnyTemplate): string {
   let words = searched.get(template);
   if (words === undefined) searched.set(template, (words = searchable(wordsOfTemplate(template))));
-  return hasWords(words, wordsWanted(search));
+  return words;
 }

@@ -13,6 +13,7 @@ import { proofLetter } from '../../core/writing/proofLetter';
 import { recordPath } from '../records/recordPath';
 import { LetterFoot } from './LetterFoot';
 import { LetterHead } from './LetterHead';
+import { LetterheadAround } from '../document/LetterheadAround';
 import { LetterPage, useLetter } from './LetterPage';
 import type { LetterNow } from './letterStore';
 import { makeReady } from './makeReady';
@@ -229,7 +230,7 @@ function Desk({ writing, start, template, onRefresh }: DeskProps) {
         {sending.state !== 'kept' && (
           <OlderDrafts
             draftKey={draftKey}
-            drafts={writing.others}
+            drafts={writing.begun}
             onOpen={(older) => void keep().then(() => anew(() => older))}
           />
         )}
@@ -247,6 +248,7 @@ function Desk({ writing, start, template, onRefresh }: DeskProps) {
                 closed={sending.state === 'kept'}
               />
               <Reworded writing={writing} template={view.choices.template} />
+              <LetterheadAround part={view.filled.around?.top} />
               <LetterPage
                 store={store}
                 view={view}
@@ -256,6 +258,7 @@ function Desk({ writing, start, template, onRefresh }: DeskProps) {
                 page={page}
                 closed={sending.state === 'kept'}
               />
+              <LetterheadAround part={view.filled.around?.foot} />
               <LetterFoot
                 view={view}
                 store={store}

@@ -1,4 +1,5 @@
 import { clear, createStore, entries, get, update, type UseStore } from 'idb-keyval';
+import { newId } from '../shell/newId';
 import type { CopyDocument } from '../../core/document/copyDocument';
 import type { StartingPoint } from '../../core/records/which/situation';
 import type { Letter } from '../../core/writing/letter';
@@ -171,14 +172,4 @@ async function bringBackLastWords(key: string): Promise<void> {
 
 function same(a: unknown, b: unknown): boolean {
   return JSON.stringify(a) === JSON.stringify(b);
-}
-
-/** A random UUID (RFC 9562, version 4); `randomUUID` is missing on a plain address of the local network. */
-function newId(): string {
-  if ('randomUUID' in crypto) return crypto.randomUUID();
-  const bytes = (crypto as Crypto).getRandomValues(new Uint8Array(16));
-  bytes[6] = (bytes[6]! & 0x0f) | 0x40;
-  bytes[8] = (bytes[8]! & 0x3f) | 0x80;
-  const hex = [...bytes].map((byte) => byte.toString(16).padStart(2, '0')).join('');
-  return hex.replace(/^(.{8})(.{4})(.{4})(.{4})(.{12})$/, '$1-$2-$3-$4-$5');
 }

@@ -121,9 +121,10 @@ export class LetterStore {
     this.choose({ stets: [...(this.current()?.choices.stets ?? []), id] });
   }
 
-  /** Sends the letter without something that its template attaches. */
-  leaveOutAttachment(name: string): void {
-    this.choose({ leftOut: [...(this.current()?.choices.leftOut ?? []), name] });
+  /** Says of something that the template has go along whether it goes with this letter. */
+  letGoAlong(name: string, goes: boolean): void {
+    const others = (this.current()?.choices.leftOut ?? []).filter((one) => one !== name);
+    this.choose({ leftOut: goes ? others : [...others, name] });
   }
 
   fillIn(ids: readonly string[], words: string): undefined {

@@ -2,6 +2,7 @@
 
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { WritingAnswer, ListedGroup } from '../../core/contract/writing';
+import type { OthersTemplate } from '../../core/contract/templates';
 import type { PastLetter } from '../../core/fitting/fittingTemplates';
 import type { StartingPoint } from '../../core/records/which/situation';
 import { beginsWith } from '../../core/writing/beginsWith';
@@ -16,11 +17,13 @@ export interface Writing {
   /** templates of which somebody is writing the next version */
   reworded: WritingAnswer['reworded'];
   groups: ListedGroup[];
+  /** templates that are somebody else's own */
+  others: OthersTemplate[];
   store: LetterStore;
   draft: Draft;
   draftKey: string;
   /** letters from here that were begun before, with words of their writer's in them */
-  others: Draft[];
+  begun: Draft[];
 }
 
 export type WritingState =
@@ -58,7 +61,7 @@ export function useWriting(
 
   const load = useCallback(
     async (again?: () => Draft): Promise<boolean> => {
-      const { start: begun, template: wanted, given: brought } = asked.current;
+      const { start: startsAt, template: wanted, given: brought } = asked.current;
       const mine = ++latest.current;
       const isStale = () => mine !== latest.current;
       const fail = (state: 'offline' | 'failed') => {
@@ -76,25 +79,28 @@ export function useWriting(
       if (answer.status === 401 || answer.status === 404) return true;
       if (answer.status !== 200 || !answer.list) return fail('failed');
       const { body: facts, list } = answer;
-      const key = draftKey(`${facts.business} ${facts.member}`, begun);
-      const { draft: opened, others } = again ? { draft: again(), others: [] } : await openDraft(key, wanted);
+      const key = draftKey(`${facts.business} ${facts.member}`, startsAt);
+      const { draft: opened, others: begun } = again
+        ? { draft: again(), others: [] }
+        : await openDraft(key, wanted);
       const desk = new WritingDesk({ ...facts, ...list });
       const { letters, reworded } = facts;
-      const needed = opened.letter?.choices.template ?? beginsWith(desk, begun, letters, wanted);
+      const needed = opened.letter?.choices.template ?? beginsWith(desk, startsAt, letters, wanted);
       if (needed !== undefined && !(await bringWords(desk, [needed], isStale))) return fail('offline');
       if (isStale()) return true;
       const draft = again?.() ?? opened;
-      const store = new LetterStore(desk, begun);
+      const store = new LetterStore(desk, startsAt);
       if (draft.letter && draft.base) store.resume(draft.letter, draft.base);
       setWriting({
         state: 'ready',
         letters,
         reworded,
         groups: list.groups,
+        others: list.others,
         store,
         draft,
         draftKey: key,
-        others,
+        begun,
       });
       return true;
     },

@@ -11,7 +11,8 @@ import { showLetters } from '../../../server/letters/showLetters';
 import { letterEntry } from '../../../ui/post/letterEntry';
 import { readStartingPoint } from '../../startingPoint';
 import { asMember } from '../asMember';
-import { readJson, Refused } from '../readJson';
+import { readJson } from '../readJson';
+import { Refused } from '../refused';
 
 /** A long letter with its facts, and room. */
 const LARGEST_LETTER = 2_000_000;

@@ -4,8 +4,6 @@ import { cache } from 'react';
 import { templateInPencil } from '../../../server/templates/templateInPencil';
 import { printTemplate } from '../../../core/template/text/printTemplate';
 import { inNames } from '../../../core/template/naming';
-import { wordsFacts } from '../../../server/templates/wordsContext';
-import { draftsOf } from '../../../server/templates/templateDrafts';
 import { TemplateDesk } from '../../../ui/templates/TemplateDesk';
 import { PencilLetter } from '../../../ui/document/PencilLetter';
 import { requireMember } from '../../session';
@@ -21,9 +19,8 @@ export async function generateMetadata({ params }: Props): Promise<Metadata> {
 export default async function TemplatePage({ params }: Props) {
   const template = await load((await params).key);
   if (!template) notFound();
-  const { head, version, problems } = template;
+  const { head, version, problems, facts, drafts } = template;
   const member = await requireMember();
-  const [facts, drafts] = await Promise.all([wordsFacts(member), draftsOf(member, template.key)]);
   return (
     <TemplateDesk
       key={template.key}
@@ -37,6 +34,7 @@ export default async function TemplatePage({ params }: Props) {
       text={printTemplate(inNames(template, facts))}
       facts={facts}
       drafts={drafts}
+      locked={!member.changesShared && !head.mine}
       pencil={<PencilLetter template={template} />}
     />
   );

@@ -8,7 +8,7 @@ import { compileCondition } from './condition';
 export interface CompileContext {
   schema: Schema;
   passages: ReadonlyMap<string, ReadPassage>;
-  /** what letters are signed with; where there is none, with what is known of whoever writes */
+  /** what letters are signed with; where none is given, with what is known of whoever writes, and no name is judged */
   signatures?: readonly Signature[];
   /** where the template's tags were read; a document from the database has none */
   places?: Places;
@@ -33,7 +33,7 @@ export function newScope(
     signatures: context.signatures ?? [],
     inside: [],
     inLink: false,
-    signs: head.signature !== 'none',
+    ...(head.signature === undefined ? {} : { signature: head.signature }),
     blanks: new Map(),
     places: context.places ?? new WeakMap(),
     file: context.file ?? head.name,

@@ -7,7 +7,8 @@ import { LineWriter } from '../write/lineWriter';
 import type { CompileAll } from './structure';
 import type { Inline } from '../../document/templateDocument';
 
-const SIGNATURE = { type: 'signature' } as const;
+/** What a head says that wants no signature. */
+const NONE = 'none';
 
 /** A signature made ready: it has fields of its own, which are found anew for whoever signs. */
 interface CompiledSignature {
@@ -18,40 +19,60 @@ interface CompiledSignature {
 }
 
 /**
- * Compiles the place where a letter is signed: with the usual signature of whoever it comes from, else with the house's,
- * else with their full name, title, the business's name, phone and email, one a line.
+ * Compiles the place where a letter is signed: with the signature that the head asks for; else with the usual one of whoever it
+ * comes from, else with the house's usual one, else with their full name, title, the business's name, phone and email, one a
+ * line.
  */
 export function compileSignature(scope: Scope, words: CompileAll<Inline>): Emit {
-  if (!scope.signs) return () => {};
+  if (scope.signature === NONE) return () => {};
   const part = nextPart(scope);
-  const compiled = scope.signatures.map((signature) => compileOne(signature, part, scope, words));
+  const asked = scope.signatures.filter(({ key }) => key === scope.signature);
+  const wanted = asked.length ? asked : scope.signatures.filter(({ usual }) => usual);
+  const compiled = wanted.map((signature) => compileOne(signature, part, scope, words));
   return (run) => {
     const { sender } = run.situation;
-    const own = compiled.find(({ signature }) => signature.usual && signature.member === sender.key);
-    const ready =
-      own ?? (sender.signature ? undefined : compiled.find((one) => one.signature.member === undefined));
-    const plain = ready ? undefined : plainSignature(run);
+    const ready = asked.length ? compiled[0] : usualOf(compiled, run);
+    const id = placeId(part, run);
     if (run.notes) {
-      const value = plain ?? wordsOfSignature(ready!, run);
+      const value = ready ? wordsOfSignature(ready, run) : plainSignature(run);
       run.notes.push({
-        id: placeId(part, run),
+        id,
         path: 'signature',
         label: 'signature',
         said: 'signature',
         value,
         raw: value,
         steps: [],
-        record: `member:${sender.key}`,
-        reason:
-          ready && !own ? 'the house’s, for whoever has none of their own' : 'whoever the letter comes from',
+        record: `member:${ready?.signature.member ?? sender.key}`,
+        reason: asked.length
+          ? `“${ready!.signature.name}”, which the template asks for`
+          : reasonOf(ready?.signature, scope.signature),
       });
     }
     // Whoever signs is seen by the signature itself: it is no field to be looked up.
-    run.words.beginMark(SIGNATURE);
-    if (plain !== undefined) run.words.value(plain);
-    else sign(ready!, run);
-    run.words.endMark(SIGNATURE);
+    const mark = { type: 'signature', attrs: { id } } as const;
+    run.words.beginMark(mark);
+    if (ready) sign(ready, run);
+    else run.words.value(plainSignature(run));
+    run.words.endMark(mark);
   };
+}
+
+/** The usual signature of whoever the letter comes from; the house's where they have none. */
+function usualOf(
+  compiled: readonly CompiledSignature[],
+  { situation: { sender } }: Run,
+): CompiledSignature | undefined {
+  const of = (member: string | undefined) => compiled.find(({ signature }) => signature.member === member);
+  return of(sender.key) ?? (sender.signature ? undefined : of(undefined));
+}
+
+function reasonOf(signature: Signature | undefined, missing: string | undefined): string {
+  const whose =
+    signature && signature.member === undefined
+      ? 'the house’s, for whoever has none of their own'
+      : 'whoever the letter comes from';
+  return missing === undefined ? whose : `${whose}; there is no signature “${missing}”`;
 }
 
 function compileOne(
@@ -65,7 +86,7 @@ function compileOne(
     frames: [],
     inside: [],
     inLink: false,
-    signs: false,
+    signature: NONE,
     blanks: new Map(),
     places: new WeakMap(),
     file: signature.name,

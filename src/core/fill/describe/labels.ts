@@ -153,6 +153,7 @@ function operandLabel(right: Operand, left: FieldType['kind'] | undefined, scope
   }
   if (right.kind === 'path') return pathLabel(right.path, scope);
   if (right.kind === 'text') return `“${right.text}”`;
+  if (right.kind === 'blank') return `the answer to “${right.name}”`;
   const written = printCondition({ join: 'and', clauses: [{ path: '.', steps: [], operator: 'is', right }] });
   return written.slice(5);
 }

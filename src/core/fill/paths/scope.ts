@@ -1,6 +1,7 @@
 import type { FieldType } from '../../records/fieldType';
 import type { StartingKind } from '../../records/recordKind';
 import type { Schema } from '../../records/schema';
+import { byName } from '../../template/naming';
 import type { Passage, Signature } from '../../template/template';
 import type { Place, Places, Problem } from '../../problems/problem';
 import type { Condition } from '../../document/step';
@@ -18,7 +19,8 @@ export function readPassages(
   passages: readonly Passage[],
   by: 'key' | 'name' = 'key',
 ): ReadonlyMap<string, ReadPassage> {
-  return new Map(passages.map((passage) => [passage[by], { passage, places: new WeakMap() }]));
+  const called = by === 'name' ? byName(passages) : new Map(passages.map((one) => [one.key, one]));
+  return new Map([...called].map(([name, passage]) => [name, { passage, places: new WeakMap() }]));
 }
 
 /** A section: the type of the values it stands in, and a slot for each path that begins with one of them. */
@@ -56,8 +58,8 @@ export interface Scope {
   inside: readonly string[];
   /** whether these words are those of a link, in which there can be no other */
   inLink: boolean;
-  /** whether a signature stands where one is asked for; not where the head says that there is none */
-  signs: boolean;
+  /** the signature that the head asks for, or "none"; absent: the usual one */
+  signature?: string;
   blanks: ReadonlyMap<string, BlankDefinition>;
   /** the places of the file this part stands in */
   places: Places;

@@ -158,7 +158,13 @@ function prepare(
     passages: new Map(read),
     signatures: Object.entries(signatures).map(([whose, text]): Signature => {
       const { document } = readPassage(text, `${whose}.md`, whose).value!;
-      return { name: whose, ...(whose === 'house' ? {} : { member: whose }), usual: true, document };
+      return {
+        key: whose,
+        name: whose,
+        ...(whose === 'house' ? {} : { member: whose }),
+        usual: true,
+        document,
+      };
     }),
     ...(reading.places ? { places: reading.places } : {}),
     file: 't.md',

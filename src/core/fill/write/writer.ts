@@ -6,7 +6,7 @@ import { escapeHtml } from './escape';
  * How words are set off: as in a letter, whose links have passed safeAddress. A signature looks like other words; a
  * mail's text says where it begins.
  */
-export type MarkLook = MarkOf<string> | { type: 'signature' };
+export type MarkLook = MarkOf<string> | { type: 'signature'; attrs: { id: string } };
 
 /** What a picture is, without its place. */
 export type ImageLook = Image<string, never>['attrs'];

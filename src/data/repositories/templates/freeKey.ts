@@ -4,7 +4,7 @@ import type { Database } from '../../database';
 /** A key for a new row: the one wanted, or with the first number behind it that no other has. */
 export async function freeKey(
   { sequelize }: Database,
-  table: 'template' | 'template_group' | 'passage',
+  table: 'template' | 'template_group' | 'passage' | 'signature',
   business_id: string,
   wanted: string,
 ): Promise<string> {

@@ -14,14 +14,27 @@ const HAS = (document: string, key: string) =>
 const STANDING = `template join template_version version on version.business_id = template.business_id
   and version.template_id = template.id and version.version = template.current_version`;
 
+/** What the passages are called, by name. */
+export async function namesOfPassages(
+  { sequelize }: Database,
+  business_id: string,
+): Promise<{ key: string; name: string }[]> {
+  return sequelize.query('select key, name from passage where business_id = $business_id order by name', {
+    bind: { business_id },
+    type: QueryTypes.SELECT,
+  });
+}
+
 /** A passage with its version. */
 export async function passageByKey(
   { sequelize }: Database,
   business_id: string,
   key: string,
-): Promise<(Passage & { version: number }) | undefined> {
-  const [found] = await sequelize.query<Passage & { version: number }>(
-    'select key, name, document, version from passage where business_id = $business_id and key = $key',
+): Promise<(Passage & { version: number; group: string | null }) | undefined> {
+  const [found] = await sequelize.query<Passage & { version: number; group: string | null }>(
+    `select passage.key, passage.name, document, passage.version, place.key as group
+     from passage left join template_group place on place.business_id = passage.business_id and place.id = passage.group_id
+     where passage.business_id = $business_id and passage.key = $key`,
     { bind: { business_id, key }, type: QueryTypes.SELECT },
   );
   return found;
@@ -64,19 +77,20 @@ export async function passagesWithPassage(
   );
 }
 
-/** How many templates each passage stands in, by its key. */
+/** How many templates each passage stands in, and in which group it stands itself, by its key. */
 export async function usesOfPassages(
   { sequelize }: Database,
   business_id: string,
-): Promise<ReadonlyMap<string, number>> {
-  const rows = await sequelize.query<{ key: string; uses: number }>(
-    `select passage.key, (select count(*)::int from ${STANDING}
+): Promise<ReadonlyMap<string, { uses: number; group: string | null }>> {
+  const rows = await sequelize.query<{ key: string; uses: number; group: string | null }>(
+    `select passage.key, (select key from template_group place
+         where place.business_id = passage.business_id and place.id = passage.group_id) as group, (select count(*)::int from ${STANDING}
        where template.business_id = $business_id and template.deleted_at is null
          and (${HAS('version.document', 'passage.key::text')} or ${HAS('version.head', 'passage.key::text')})) as uses
      from passage where passage.business_id = $business_id`,
     { bind: { business_id }, type: QueryTypes.SELECT },
   );
-  return new Map(rows.map(({ key, uses }) => [key, uses]));
+  return new Map(rows.map(({ key, ...one }) => [key, one]));
 }
 
 /** Makes a passage. Gives its key. @throws UniqueConstraintError when another has the name */
@@ -103,33 +117,27 @@ export async function updatePassage(
   { sequelize }: Database,
   business_id: string,
   key: string,
-  { version, name, document }: { version: number; name: string; document: TemplateDocument },
+  next: { version: number; name: string; document: TemplateDocument; group: string | null },
 ): Promise<Changed> {
+  const { version, name, document, group } = next;
   const found = await sequelize.query<{ done: boolean }>(
     `with changed as (
-       update passage set name = $name, document = $document::jsonb, document_schema = $schema, version = version + 1
+       update passage set name = $name, document = $document::jsonb, document_schema = $schema, version = version + 1,
+         group_id = (select id from template_group where business_id = $business_id and key = $group)
        where business_id = $business_id and key = $key and version = $version returning 1)
      select exists (select from changed) as done from passage where business_id = $business_id and key = $key`,
     {
-      bind: { business_id, key, version, name, document: JSON.stringify(document), schema: DOCUMENT_SCHEMA },
+      bind: {
+        business_id,
+        key,
+        version,
+        name,
+        group,
+        document: JSON.stringify(document),
+        schema: DOCUMENT_SCHEMA,
+      },
       type: QueryTypes.SELECT,
     },
-  );
-  return found.length === 0 ? 'gone' : found[0]!.done ? 'done' : 'overtaken';
-}
-
-/** Removes a passage, unless somebody has changed it since `version`. */
-export async function deletePassage(
-  { sequelize }: Database,
-  business_id: string,
-  key: string,
-  version: number,
-): Promise<Changed> {
-  const found = await sequelize.query<{ done: boolean }>(
-    `with gone as (
-       delete from passage where business_id = $business_id and key = $key and version = $version returning 1)
-     select exists (select from gone) as done from passage where business_id = $business_id and key = $key`,
-    { bind: { business_id, key, version }, type: QueryTypes.SELECT },
   );
   return found.length === 0 ? 'gone' : found[0]!.done ? 'done' : 'overtaken';
 }

@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { QueryTypes } from 'sequelize';
 import { DOCUMENT_SCHEMA } from '../../../core/document/templateDocument';
 import { keyOfName } from '../../../core/template/keyOfName';
-import type { TemplateUses } from '../../../core/contract/templates';
+import type { OthersTemplate, TemplateUses } from '../../../core/contract/templates';
 import type { Template } from '../../../core/template/template';
 import type { Database } from '../../database';
 import { SEEN, VISIBLE } from './visible';
@@ -72,19 +72,19 @@ export async function templateNames(
   return new Set(rows.map(({ name }) => name));
 }
 
-/** Puts a template into the trash at a moment, or back. Gives whether there was one to put. @throws UniqueConstraintError when another has its name by now */
+/** Puts a template into the trash at a moment, or back. Gives whose it is: undefined, where there was none to put. @throws UniqueConstraintError when another has its name by now */
 export async function trashTemplate(
   { sequelize }: Database,
   { business_id, member_id }: Whose,
   key: string,
   away: Date | null,
-): Promise<boolean> {
-  const found = await sequelize.query(
+): Promise<{ owner_id: string | null } | undefined> {
+  const [found] = await sequelize.query<{ owner_id: string | null }>(
     `update template set deleted_at = $away::timestamptz
-     where ${SEEN} and template.key = $key and (deleted_at is null) = ($away::timestamptz is not null) returning id`,
+     where ${SEEN} and template.key = $key and (deleted_at is null) = ($away::timestamptz is not null) returning owner_id`,
     { bind: { business_id, member_id, key, away }, type: QueryTypes.SELECT },
   );
-  return found.length > 0;
+  return found;
 }
 
 /** A template in the trash. */
@@ -105,6 +105,20 @@ export async function trashedTemplates(
   );
 }
 
+/** What the templates are called that are somebody else's own, and whose they are, by name. */
+export async function templatesOfOthers(
+  { sequelize }: Database,
+  { business_id, member_id }: Whose,
+): Promise<OthersTemplate[]> {
+  return sequelize.query(
+    `select template.name, member.full_name as whose from template
+     join member on member.business_id = template.business_id and member.id = template.owner_id
+     where template.business_id = $business_id and template.deleted_at is null and template.owner_id <> $member_id
+     order by template.name limit 1000`,
+    { bind: { business_id, member_id }, type: QueryTypes.SELECT },
+  );
+}
+
 /** What depends on a template. Undefined: there is no such template. */
 export async function templateUses(
   { sequelize }: Database,
@@ -116,6 +130,7 @@ export async function templateUses(
     waiting: number;
     act: string | null;
     others: string[];
+    stays: boolean;
   }>(
     `select
        template.letters,
@@ -127,13 +142,15 @@ export async function templateUses(
          where other.business_id = $business_id and other.deleted_at is null and not other.resting and other.id <> template.id
            and (other.owner_id is null or other.owner_id = $member_id)
            and kept.head #>> '{action,act}' = version.head #>> '{action,act}'
-         order by other.name) as others
+         order by other.name) as others,
+       exists (select from template_version came where came.business_id = $business_id and came.template_id = template.id
+         and came.member_id is null and jsonb_exists_any(came.head || version.head, array['action'])) as stays
      from template join template_version version on version.business_id = template.business_id
        and version.template_id = template.id and version.version = template.current_version
      where ${VISIBLE} and template.key = $key`,
     { bind: { business_id, member_id, key }, type: QueryTypes.SELECT },
   );
   if (!found) return undefined;
-  const { letters, waiting, act, others } = found;
-  return { letters, waiting, ...(act === null ? {} : { act: { name: act, others } }) };
+  const { letters, waiting, act, others, stays } = found;
+  return { letters, waiting, stays, ...(act === null ? {} : { act: { name: act, others } }) };
 }

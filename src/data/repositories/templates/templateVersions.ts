@@ -58,7 +58,9 @@ export async function keepVersion(
       `update template set current_version = $next, name = $name, starts_from = $starts_from, resting = $resting,
          owner_id = case when $mine then $member_id::uuid end,
          group_id = (select id from template_group
-           where business_id = $business_id and lower(template_group.name) = lower($group))
+           where business_id = $business_id and (lower(template_group.name) = lower($group)
+             or lower($group) = any(lower(former_names::text)::text[]))
+           order by lower(template_group.name) = lower($group) desc limit 1)
        where business_id = $business_id and id = $id`,
       {
         bind: {

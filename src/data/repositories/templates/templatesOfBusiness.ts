@@ -2,7 +2,7 @@ import { QueryTypes } from 'sequelize';
 import { NO_GROUP } from '../../../core/contract/groups';
 import { DOCUMENT_SCHEMA } from '../../../core/document/templateDocument';
 import type { TemplateWords } from '../../../core/fitting/listedTemplate';
-import type { KeptTemplate, Passage, Signature } from '../../../core/template/template';
+import type { KeptTemplate, Passage } from '../../../core/template/template';
 import type { RowOf } from '../../column';
 import type { Database } from '../../database';
 import { SEEN, VISIBLE } from './visible';
@@ -116,8 +116,15 @@ export async function editionOfTemplates(
           from template_group where business_id = $business_id),
        (select string_agg(concat_ws(',', key, name, md5(document::text)), ';' order by key)
           from passage where business_id = $business_id),
-       (select string_agg(concat_ws(',', name, member_id, is_default, md5(document::text)), ';' order by name)
-          from signature where business_id = $business_id))) as edition`,
+       (select string_agg(concat_ws(',', key, name, member_id, is_default, md5(document::text)), ';' order by key)
+          from signature where business_id = $business_id),
+       (select string_agg(concat_ws(',', part, version), ';' order by part)
+          from letterhead where business_id = $business_id),
+       (select 'others,' || string_agg(concat_ws(',', template.name, member.full_name), ';' order by template.key)
+          from template join member on member.business_id = template.business_id and member.id = owner_id
+          where template.business_id = $business_id and owner_id <> $member_id and deleted_at is null),
+       (select 'files,' || string_agg(concat_ws(',', name, sha256), ';' order by lower(name))
+          from own_file where business_id = $business_id))) as edition`,
     { bind: { business_id, member_id, schema: DOCUMENT_SCHEMA }, type: QueryTypes.SELECT },
   );
   return found!.edition;
@@ -148,24 +155,10 @@ export async function templateAtVersion(
 /** The passages by name. */
 export async function passagesOfBusiness({ models }: Database, business_id: string): Promise<Passage[]> {
   const found = await models.passage.findAll({
-    attributes: ['key', 'name', 'document'],
+    attributes: ['key', 'name', 'document', ['former_names', 'formerly']],
     where: { business_id },
     order: ['name'],
     raw: true,
   });
   return found as unknown as Passage[];
-}
-
-/** What letters are signed with, by name. */
-export async function signaturesOfBusiness(
-  { sequelize }: Database,
-  business_id: string,
-): Promise<Signature[]> {
-  const rows = await sequelize.query<Omit<Signature, 'member'> & { member: string | null }>(
-    `select signature.name, member.key as member, is_default as usual, document
-     from signature left join member on member.business_id = signature.business_id and member.id = signature.member_id
-     where signature.business_id = $business_id order by signature.name`,
-    { bind: { business_id }, type: QueryTypes.SELECT },
-  );
-  return rows.map(({ member, ...signature }) => ({ ...signature, ...(member === null ? {} : { member }) }));
 }

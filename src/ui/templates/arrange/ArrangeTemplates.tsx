@@ -88,6 +88,11 @@ export function ArrangeTemplates({ groups: given }: { groups: readonly GroupedTe
           Drag a template by its handle, or choose several and say where they go. With the keyboard: Space
           picks one up, the arrows move it, Space puts it down.
         </p>
+        <p>
+          <Link href="/templates/rights" prefetch={false}>
+            Who may change them
+          </Link>
+        </p>
       </div>
       <DndContext
         id="arrange"

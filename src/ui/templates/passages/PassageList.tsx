@@ -1,34 +1,21 @@
 'use client';
 
 import Link from 'next/link';
-import { useRouter } from 'next/navigation';
-import { useId, useState, type FormEvent } from 'react';
-import Button from 'react-bootstrap/Button';
-import Form from 'react-bootstrap/Form';
-import type { ListedPassage, PassageAnswer } from '../../../core/contract/passages';
-import type { Refusal } from '../../../core/contract/refusal';
-import { askServer } from '../../writing/askServer';
+import type { ListedPassage } from '../../../core/contract/passages';
+import { WITHOUT_GROUP, type GroupHead } from '../../../core/contract/list';
+import { GroupInitial } from '../GroupInitial';
+import { NewNamed } from '../named/NewNamed';
 
-/** The passages by name, and a new one by a name alone. */
-export function PassageList({ passages }: { passages: readonly ListedPassage[] }) {
-  const [problem, setProblem] = useState<string>();
-  const [busy, setBusy] = useState(false);
-  const router = useRouter();
-  const id = useId();
+interface Props {
+  passages: readonly ListedPassage[];
+  groups: readonly GroupHead[];
+}
 
-  async function make(event: FormEvent<HTMLFormElement>) {
-    event.preventDefault();
-    const name = String(new FormData(event.currentTarget).get('name') ?? '').trim();
-    if (!name) return setProblem('Give the passage a name.');
-    setBusy(true);
-    const answer = await askServer<PassageAnswer | Refusal>('/api/passages', { name });
-    setBusy(false);
-    if ('offline' in answer) return setProblem('There is no connection. The name is still here.');
-    const { body } = answer;
-    if (body.result === 'done') return router.push(`/templates/passages/${encodeURIComponent(body.key)}`);
-    setProblem(body.error);
-  }
-
+/** The passages under the groups that templates stand in, and a new one by a name alone. */
+export function PassageList({ passages, groups }: Props) {
+  const sorted = [...groups.filter(({ key }) => key), WITHOUT_GROUP]
+    .map((group) => ({ ...group, passages: passages.filter((one) => (one.group ?? '') === group.key) }))
+    .filter((group) => group.passages.length > 0);
   return (
     <article className="paper passages" aria-labelledby="passages-title">
       <div className="letter-head">
@@ -39,38 +26,33 @@ export function PassageList({ passages }: { passages: readonly ListedPassage[] }
         <p>Text that many templates share. Changed once, it is changed in all of them.</p>
       </div>
       {passages.length === 0 && <p className="hint">There is none yet. Give the first one a name.</p>}
-      <ul className="passage-list">
-        {passages.map(({ key, name, begins, uses }) => (
-          <li key={key}>
-            <Link href={`/templates/passages/${encodeURIComponent(key)}`}>
-              <span className="entry-name">{name}</span>
-              <span className="entry-note">{begins}</span>
-              <span className="entry-note">
-                {uses === 0 ? 'in no template yet' : uses === 1 ? 'in one template' : `in ${uses} templates`}
-              </span>
-            </Link>
-          </li>
-        ))}
-      </ul>
-      <Form className="contents-new" onSubmit={(event) => void make(event)} noValidate>
-        <Form.Label htmlFor={id}>A new passage</Form.Label>
-        <div className="foot-line">
-          <Form.Control
-            id={id}
-            name="name"
-            placeholder="Its name"
-            maxLength={100}
-            isInvalid={problem !== undefined}
-            aria-describedby={`${id}-problem`}
-          />
-          <Button type="submit" disabled={busy}>
-            Make it
-          </Button>
-        </div>
-        <p id={`${id}-problem`} className="problem" role="alert">
-          {problem}
-        </p>
-      </Form>
+      {sorted.map(({ key, name, initial, tint, passages: own }) => (
+        <section key={key} aria-label={name}>
+          {sorted.length > 1 && (
+            <h2 className="group-name">
+              <GroupInitial initial={initial} tint={tint} />
+              {name}
+            </h2>
+          )}
+          <ul className="passage-list">
+            {own.map((passage) => (
+              <li key={passage.key}>
+                <Link href={`/templates/passages/${encodeURIComponent(passage.key)}`}>
+                  <span className="entry-name">{passage.name}</span>
+                  <span className="entry-note">{passage.begins}</span>
+                  <span className="entry-note">{usesInWords(passage.uses)}</span>
+                </Link>
+              </li>
+            ))}
+          </ul>
+        </section>
+      ))}
+      <NewNamed what="passage" />
     </article>
   );
+}
+
+function usesInWords(uses: number): string {
+  if (uses === 0) return 'in no template yet';
+  return uses === 1 ? 'in one template' : `in ${uses} templates`;
 }

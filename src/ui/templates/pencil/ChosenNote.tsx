@@ -3,13 +3,13 @@
 import Link from 'next/link';
 import Form from 'react-bootstrap/Form';
 import type { Step } from '../../../core/document/step';
-import type { Blank, Line } from '../../../core/document/templateDocument';
+import type { Blank } from '../../../core/document/templateDocument';
 import { capital } from '../../../core/describe/capital';
-import { printLine } from '../../../core/template/text/printLine';
 import type { WordsFacts } from '../../../core/contract/templateWords';
 import type { Chosen, TemplateEditor } from '../../editor/templateEditor';
 import { BlankForm } from './BlankForm';
 import { FieldNote } from './FieldNote';
+import { PictureNote } from '../pictures/PictureNote';
 import { PencilNote } from './PencilNote';
 import type { PencilTools } from './pencilTools';
 import { SectionNote, WhenNote } from './StructureNote';
@@ -32,6 +32,7 @@ export function ChosenNote(props: Props) {
       key={`${chosen.type} ${chosen.at}`}
       title={note.title}
       place={() => editor.placeOf(chosen.at)}
+      onDone={() => editor.focus()}
       onClose={onClose}
     >
       {note.body}
@@ -171,37 +172,6 @@ function GapNote({ editor, chosen: { at, type, attrs, around }, tools }: Omit<Pr
           A field here
         </button>
       </div>
-    </>
-  );
-}
-
-function PictureNote({ editor, chosen: { at, attrs } }: Pick<Props, 'editor' | 'chosen'>) {
-  const words = printLine(attrs.description as Line);
-  return (
-    <>
-      <Form.Group controlId="picture-words" className="field-fallback">
-        <Form.Label>What it shows, for those who see none</Form.Label>
-        <Form.Control
-          defaultValue={words}
-          onBlur={(event) => {
-            const typed = event.target.value.trim();
-            if (typed !== words)
-              editor.change(at, { description: typed ? [{ type: 'text', text: typed }] : [] });
-          }}
-        />
-      </Form.Group>
-      <Form.Group controlId="picture-width" className="field-fallback">
-        <Form.Label>Its width, in pixels</Form.Label>
-        <Form.Control
-          inputMode="numeric"
-          defaultValue={(attrs.width as number | null) ?? ''}
-          placeholder="as it is"
-          onBlur={(event) => {
-            const width = /^\d{2,4}$/.test(event.target.value.trim()) ? Number(event.target.value) : null;
-            if (width !== attrs.width) editor.change(at, { width });
-          }}
-        />
-      </Form.Group>
     </>
   );
 }

@@ -197,7 +197,7 @@ function RightSide({ right, type, choices, nameOf, onChange }: RightProps) {
         </datalist>
       )}
       {wrong && (
-        <p id={`${id}-wrong`} className="needs-you">
+        <p id={`${id}-wrong`} className="needs-you" role="alert">
           {wrong}
         </p>
       )}

@@ -1,6 +1,6 @@
 'use client';
 
-import { useDeferredValue, useEffect, useId, useMemo, useRef, useState } from 'react';
+import { memo, useCallback, useDeferredValue, useEffect, useId, useMemo, useRef, useState } from 'react';
 import type { FieldGroup, OfferedField } from '../../../core/fields/fieldsAt';
 import { findFields, type FoundField } from '../../../core/fields/findFields';
 
@@ -17,7 +17,7 @@ interface Props {
 }
 
 /** So many are shown; more are found by another word. */
-const MOST = 60;
+const MOST = 24;
 const IN_SIGHT = 16;
 const nothing = () => undefined;
 const WIDTH = 400;
@@ -27,11 +27,14 @@ const HEIGHT = 340;
 export function FieldList({ groups, says, at, fits, onChoose, onClose }: Props) {
   const [wanted, setWanted] = useState('');
   const [marked, setMarked] = useState(0);
-  const found = useMemo(
-    () => findFields(groups, wanted).filter(({ field }) => fits?.(field) ?? true),
-    [groups, wanted, fits],
+  // A key is on the page before the list has followed.
+  const search = useDeferredValue(wanted);
+  const find = useCallback(
+    (words: string) => findFields(groups, words).filter(({ field }) => fits?.(field) ?? true),
+    [groups, fits],
   );
-  const shown = wanted.trim() ? found.slice(0, MOST) : found;
+  const found = useMemo(() => find(search), [find, search]);
+  const shown = search.trim() ? found.slice(0, MOST) : found;
   // What is in sight is told at once, the rest a moment later.
   const rest = useDeferredValue(true, false);
   const list = useRef<HTMLUListElement>(null);
@@ -50,9 +53,12 @@ export function FieldList({ groups, says, at, fits, onChoose, onClose }: Props) 
     return () => document.removeEventListener('pointerdown', press);
   }, [onClose]);
 
-  const choose = (one: FoundField | undefined) => {
-    if (one && !one.group.unreachable) onChoose(one.field);
-  };
+  const choose = useCallback(
+    (one: FoundField | undefined) => {
+      if (one && !one.group.unreachable) onChoose(one.field);
+    },
+    [onChoose],
+  );
   const above = at.bottom + HEIGHT > window.innerHeight && at.top > HEIGHT;
   return (
     <div
@@ -94,7 +100,8 @@ export function FieldList({ groups, says, at, fits, onChoose, onClose }: Props) 
             setMarked((now) => Math.max(0, Math.min(shown.length - 1, now + step)));
           } else if (event.key === 'Enter') {
             event.preventDefault();
-            choose(shown[marked]);
+            // Whoever types faster than the list follows means what they typed.
+            choose((search === wanted ? shown : find(wanted))[marked]);
           } else if (event.key === 'Tab') {
             event.preventDefault();
             onClose();
@@ -106,12 +113,13 @@ export function FieldList({ groups, says, at, fits, onChoose, onClose }: Props) 
           <FieldEntry
             key={`${one.group.title} ${one.field.path}`}
             id={`${id}-${i}`}
-            found={one}
-            heads={wanted.trim() === '' && one.group !== shown[i - 1]?.group}
-            whose={wanted.trim() !== ''}
+            group={one.group}
+            field={one.field}
+            heads={search.trim() === '' && one.group !== shown[i - 1]?.group}
+            whose={search.trim() !== ''}
             marked={i === marked}
             says={rest || i < IN_SIGHT ? says : nothing}
-            onPress={() => choose(one)}
+            onPress={choose}
           />
         ))}
       </ul>
@@ -128,17 +136,27 @@ export function FieldList({ groups, says, at, fits, onChoose, onClose }: Props) 
 
 interface EntryProps {
   id: string;
-  found: FoundField;
+  group: FieldGroup;
+  field: OfferedField;
   /** whether the name of its record stands above it */
   heads: boolean;
   /** whether it says whose it is */
   whose: boolean;
   marked: boolean;
   says: Props['says'];
-  onPress: () => void;
+  onPress: (one: FoundField) => void;
 }
 
-function FieldEntry({ id, found: { group, field }, heads, whose, marked, says, onPress }: EntryProps) {
+const FieldEntry = memo(function FieldEntry({
+  id,
+  group,
+  field,
+  heads,
+  whose,
+  marked,
+  says,
+  onPress,
+}: EntryProps) {
   const said = group.unreachable === undefined ? says(field) : undefined;
   return (
     <>
@@ -155,7 +173,7 @@ function FieldEntry({ id, found: { group, field }, heads, whose, marked, says, o
         aria-disabled={group.unreachable !== undefined}
         title={field.description}
         onPointerDown={(event) => event.preventDefault()}
-        onClick={onPress}
+        onClick={() => onPress({ group, field })}
       >
         <span>
           {whose && <span className="field-list-whose">{group.title}, </span>}
@@ -165,4 +183,4 @@ function FieldEntry({ id, found: { group, field }, heads, whose, marked, says, o
       </li>
     </>
   );
-}
+});

@@ -5,6 +5,7 @@ import Form from 'react-bootstrap/Form';
 import type { Step } from '../../../core/document/step';
 import type { ToldField } from '../../../core/fields/fieldDesk';
 import { stepsInWords } from '../../../core/fill/steps/compileSteps';
+import { AmountOfForm } from './AmountOfForm';
 
 interface Props {
   told: ToldField | undefined;
@@ -62,6 +63,7 @@ export function FieldNote({ told, steps, says, inView, times, onSteps, onAnother
         </fieldset>
       )}
       <WordsOfForm own={own} onSteps={withForm} />
+      <AmountOfForm own={own} isMoment={told?.type.kind === 'moment'} onSteps={withForm} />
       <Form.Group controlId={`${name}-or`} className="field-fallback">
         <Form.Label>Where it is missing, say</Form.Label>
         <Form.Control

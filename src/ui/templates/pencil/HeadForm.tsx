@@ -11,8 +11,10 @@ import { newScope, type CompileContext } from '../../../core/fill/compile/newSco
 import { bookingWords } from '../../../core/records/bookingWords';
 import { STARTING_POINTS, type StartingKind } from '../../../core/records/recordKind';
 import { ACTS, type Act } from '../../../core/template/acts';
+import { byName } from '../../../core/template/naming';
 import type { TemplateHead } from '../../../core/template/template';
 import { ConditionForm } from './ConditionForm';
+import { GoesAlong } from './GoesAlong';
 import { LineControl } from './LineControl';
 import type { PencilTools } from './pencilTools';
 
@@ -40,7 +42,6 @@ export function HeadForm({ head, facts, context, tools, onChange }: Props) {
   };
   const fits =
     head.fitsWhen && `offered only when ${conditionLabel(head.fitsWhen, newScope(context, head, []))}`;
-  const signatures = [...new Set(facts.signatures.map(({ name }) => name))];
   return (
     <details className="template-head">
       <summary>{headInWords(head, called(head.startsFrom), fits)}</summary>
@@ -48,8 +49,8 @@ export function HeadForm({ head, facts, context, tools, onChange }: Props) {
         <Words label="Name" value={head.name} onChange={(name) => name && change({ name })} />
         <Choice
           label="Group"
-          value={head.group}
-          options={[...facts.groups.map((one) => [one, one] as const), [NO_GROUP, 'no group']]}
+          value={byName(facts.groups).get(head.group)?.name ?? head.group}
+          options={[...facts.groups.map(({ name }) => [name, name] as const), [NO_GROUP, 'no group']]}
           onChange={(group) => change({ group })}
         />
         <Choice
@@ -74,6 +75,7 @@ export function HeadForm({ head, facts, context, tools, onChange }: Props) {
           label="Answers go to"
           none="whoever it comes from"
           line={head.replyTo}
+          known={facts.addresses}
           tools={tools}
           onChange={(replyTo) => change({ replyTo })}
         />
@@ -81,6 +83,7 @@ export function HeadForm({ head, facts, context, tools, onChange }: Props) {
           label="Copy to"
           none="nobody"
           line={head.copy}
+          known={facts.addresses}
           tools={tools}
           onChange={(copy) => change({ copy })}
         />
@@ -88,6 +91,7 @@ export function HeadForm({ head, facts, context, tools, onChange }: Props) {
           label="Blind copy to"
           none="nobody"
           line={head.blindCopy}
+          known={facts.addresses}
           tools={tools}
           onChange={(blindCopy) => change({ blindCopy })}
         />
@@ -96,10 +100,33 @@ export function HeadForm({ head, facts, context, tools, onChange }: Props) {
           value={head.signature ?? ''}
           options={[
             ['', 'the usual signature'],
-            ...signatures.map((one) => [one, one] as const),
+            ...facts.signatures.map(
+              ({ key, name, member }) =>
+                [key, `${name} (${member === undefined ? 'the house’s' : 'a member’s own'})`] as const,
+            ),
             ['none', 'no signature'],
           ]}
           onChange={(signature) => change({ signature: signature || undefined })}
+        />
+        {head.mine && (
+          <Choice
+            label="Whose"
+            value="mine"
+            options={[
+              ['mine', 'mine alone'],
+              ['everyone', 'everyone’s, from then on'],
+            ]}
+            onChange={(whose) => whose === 'everyone' && change({ mine: undefined })}
+          />
+        )}
+        <Choice
+          label="Letterhead"
+          value={head.letterhead ?? ''}
+          options={[
+            ['', 'the house’s'],
+            ['none', 'none'],
+          ]}
+          onChange={(letterhead) => change({ letterhead: letterhead === 'none' ? 'none' : undefined })}
         />
         <Words
           label="Language"
@@ -122,6 +149,12 @@ export function HeadForm({ head, facts, context, tools, onChange }: Props) {
             onChange={(first) => change({ action: { ...head.action!, first } })}
           />
         )}
+        <GoesAlong
+          head={head}
+          files={facts.files}
+          booking={called('booking')}
+          onChange={(attach) => change({ attach })}
+        />
         <Words
           label="When to use it"
           value={head.note ?? ''}

@@ -7,11 +7,13 @@ interface Props {
   /** where what it is about stands in the window */
   place: () => { top: number; bottom: number };
   children: ReactNode;
+  /** what was typed in it is done: back to the page, where the same thing stays chosen */
+  onDone: () => void;
   onClose: () => void;
 }
 
 /** The note of what is chosen on the page: at its line in the margin; on a phone it comes from below. */
-export function PencilNote({ title, place: placeOf, children, onClose }: Props) {
+export function PencilNote({ title, place: placeOf, children, onDone, onClose }: Props) {
   const note = useRef<HTMLElement>(null);
   useLayoutEffect(() => {
     const place = () => {
@@ -39,7 +41,16 @@ export function PencilNote({ title, place: placeOf, children, onClose }: Props) 
         ref={note}
         className="note note-open"
         aria-label={title}
-        onKeyDown={(event) => event.key === 'Escape' && onClose()}
+        onKeyDown={({ key, target, nativeEvent }) => {
+          if (key === 'Escape') onClose();
+          if (key !== 'Enter' || nativeEvent.isComposing || !(target instanceof HTMLInputElement)) return;
+          target.blur();
+          // What is wrong with it is told here, and mended here.
+          requestAnimationFrame(() => {
+            if (note.current?.querySelector('.is-invalid, [role="alert"]:not(:empty)')) target.focus();
+            else onDone();
+          });
+        }}
       >
         <div className="note-head">
           <h2 className="note-title">{title}</h2>

@@ -68,6 +68,7 @@ export default function PencilPage({ text, reading, facts, onType, children, ...
   return (
     <PencilSheet
       {...sheet}
+      kind="template"
       name="Template"
       page={page}
       head={known.head}

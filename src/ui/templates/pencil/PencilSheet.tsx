@@ -13,14 +13,20 @@ import type { TemplateHead } from '../../../core/template/template';
 import { WritingDesk } from '../../../core/writing/writingDesk';
 import { TemplateEditor, type Selected, type TemplatePage } from '../../editor/templateEditor';
 import LookBar from '../../editor/LookBar';
+import type { PageKind } from '../../editor/pageKind';
+import { LeftOut } from '../../editor/LeftOut';
 import { putTag } from '../../editor/templateCommands';
 import type { InView } from '../useInView';
+import { BEGIN } from '../begin';
+import { BringingList } from '../bringing/BringingList';
+import { useBringingPictures } from '../pictures/useBringingPictures';
 import { ChosenNote } from './ChosenNote';
 import { FieldList } from './FieldList';
 import type { PencilTools, WantedField } from './pencilTools';
 import { PutIn } from './PutIn';
 
 interface Props {
+  kind: PageKind;
   /** what the page is called to whoever cannot see it */
   name: string;
   /** what it says; another one, where it was changed elsewhere, is shown in its place */
@@ -46,6 +52,11 @@ interface Props {
   children: ReactNode;
 }
 
+/** What can be done first in the note of what is chosen. */
+const NOTE_CONTROLS = ['input', 'select', 'textarea', 'button', 'a']
+  .map((control) => `#template-margin .note-open ${control}`)
+  .join(', ');
+
 /** What was written is handed over after so many milliseconds. */
 const PAUSE = 150;
 
@@ -53,10 +64,12 @@ const NONE: Selected = { chosen: undefined, hasWords: false, inTable: false };
 
 /** A page in pencil, written as a letter is: its fields by what they are called, each put in, changed and moved as one thing. */
 export function PencilSheet(props: Props) {
-  const { name, page, head, facts, context, view, active, tools, onReady, above, children } = props;
+  const { kind, name, page, head, facts, context, view, active, tools, onReady, above, children } = props;
   const [editor, setEditor] = useState<TemplateEditor>();
   const [{ chosen, hasWords, inTable }, setSelected] = useState(NONE);
   const [wanted, setWanted] = useState<WantedField>();
+  const { bringing, bring } = useBringingPictures();
+  const [leftOut, setLeftOut] = useState<readonly string[]>([]);
   const shown = useRef(page);
   const latest = useRef(props);
   useEffect(() => {
@@ -90,6 +103,9 @@ export function PencilSheet(props: Props) {
       // With most keys nothing else is selected: the page's parts are not drawn anew for them.
       selected: (next) => setSelected((now) => (isSame(now, next) ? now : next)),
       list: () => setWanted(wantedAt(made)),
+      note: () => document.querySelector<HTMLElement>(NOTE_CONTROLS)?.focus(),
+      bring: (file, at) => bring(made, file, at),
+      leftOut: setLeftOut,
       keep: () => {
         flush();
         latest.current.onKeep();
@@ -101,7 +117,7 @@ export function PencilSheet(props: Props) {
     });
     setEditor(made);
     onReady(flush);
-  }, [page, editor, context, facts, name, onReady]);
+  }, [page, editor, context, facts, name, onReady, bring]);
 
   useEffect(() => () => editor?.destroy(), [editor]);
 
@@ -116,7 +132,12 @@ export function PencilSheet(props: Props) {
 
   const mount = useCallback(
     (holder: HTMLDivElement | null) => {
-      if (holder && editor) holder.replaceChildren(editor.element);
+      if (!holder || !editor) return;
+      holder.replaceChildren(editor.element);
+      if (window.location.hash !== BEGIN) return;
+      // Once: whoever loads the page again goes on where they like.
+      window.history.replaceState(window.history.state, '', window.location.pathname);
+      editor.begin();
     },
     [editor],
   );
@@ -133,7 +154,14 @@ export function PencilSheet(props: Props) {
     <>
       {above?.(pencil)}
       <div ref={mount} />
-      {active && hasWords && createPortal(<LookBar editor={editor.editor} link={lineOf} />, document.body)}
+      <LeftOut what={leftOut} onRead={() => setLeftOut([])} />
+      <BringingList what="Pictures" bringing={bringing} />
+      {active &&
+        hasWords &&
+        createPortal(
+          <LookBar editor={editor.editor} link={lineOf} linesOnly={kind === 'signature'} />,
+          document.body,
+        )}
       {active &&
         tools &&
         createPortal(
@@ -141,7 +169,9 @@ export function PencilSheet(props: Props) {
             editor={editor}
             facts={facts}
             tools={pencil}
+            kind={kind}
             inTable={inTable}
+            onPicture={(file) => bring(editor, file, editor.editor.state.selection.to)}
             onField={() => setWanted(wantedAt(editor))}
           />,
           tools,
@@ -171,10 +201,7 @@ export function PencilSheet(props: Props) {
             chosen={chosen}
             facts={facts}
             tools={pencil}
-            onClose={() => {
-              editor.editor.commands.setTextSelection(chosen.at + 1);
-              editor.focus();
-            }}
+            onClose={() => editor.leave()}
           />,
           margin,
         )}

@@ -1,13 +1,15 @@
 'use client';
 
-import { useState, type ReactNode } from 'react';
+import { useRef, useState, type ReactNode } from 'react';
 import { createPortal } from 'react-dom';
 import type { WordsFacts } from '../../../core/contract/templateWords';
 import { clauseOf } from '../../../core/fields/clauseOf';
 import { onlyWhen, putBlock } from '../../editor/structureCommands';
 import { changeTable, type TableAct } from '../../editor/tableCommands';
+import type { PageKind } from '../../editor/pageKind';
 import { putTag } from '../../editor/templateCommands';
 import type { TemplateEditor } from '../../editor/templateEditor';
+import { FileInput } from '../bringing/FileInput';
 import { BlankForm } from './BlankForm';
 import { ListingForm } from './ListingForm';
 import type { PencilTools } from './pencilTools';
@@ -16,25 +18,32 @@ interface Props {
   editor: TemplateEditor;
   facts: WordsFacts;
   tools: PencilTools;
+  kind: PageKind;
   /** whether the cursor is in a table */
   inTable: boolean;
   onField: () => void;
+  onPicture: (file: File) => void;
 }
 
-type Asked = 'a listing' | 'a blank' | 'a passage' | 'something else' | 'a row or column';
+type Asked = 'a listing' | 'a blank' | 'a passage' | 'something else' | 'a row or column' | 'HTML';
 
-const TABLE_ACTS: readonly [TableAct, string][] = [
+const TABLE_CHOICES: readonly [TableAct, string][] = [
   ['row below', 'Row below'],
+  ['row up', 'Move the row up'],
+  ['row down', 'Move the row down'],
   ['column beside', 'Column beside'],
+  ['column left', 'Move the column to the left'],
+  ['column right', 'Move the column to the right'],
   ['row out', 'Take the row out'],
   ['column out', 'Take the column out'],
   ['table out', 'Take the table out'],
 ];
 
 /** What can be put in where the cursor is: always in sight, at the foot of the page. */
-export function PutIn({ editor, facts, tools, inTable, onField }: Props) {
+export function PutIn({ editor, facts, tools, kind, inTable, onField, onPicture }: Props) {
   const [asked, setAsked] = useState<Asked>();
   const [refused, setRefused] = useState<string>();
+  const files = useRef<HTMLInputElement>(null);
   const { editor: page } = editor;
   const done = () => {
     setAsked(undefined);
@@ -63,10 +72,25 @@ export function PutIn({ editor, facts, tools, inTable, onField }: Props) {
           })
         }
       />
-      <Put words="Listing" open={asked === 'a listing'} onPut={() => ask('a listing')} />
-      <Put words="Blank" open={asked === 'a blank'} onPut={() => ask('a blank')} />
-      <Put words="Passage" open={asked === 'a passage'} onPut={() => ask('a passage')} />
-      <Put words="More" open={asked === 'something else'} onPut={() => ask('something else')} />
+      <Put words="Picture" onPut={() => files.current?.click()} />
+      <FileInput
+        label="Pictures"
+        chooser={files}
+        accept="image/png,image/jpeg,image/webp,image/gif"
+        onFile={onPicture}
+      />
+      {kind !== 'signature' && (
+        <>
+          <Put words="Listing" open={asked === 'a listing'} onPut={() => ask('a listing')} />
+          {kind !== 'letterhead' && (
+            <>
+              <Put words="Blank" open={asked === 'a blank'} onPut={() => ask('a blank')} />
+              <Put words="Passage" open={asked === 'a passage'} onPut={() => ask('a passage')} />
+            </>
+          )}
+          <Put words="More" open={asked === 'something else'} onPut={() => ask('something else')} />
+        </>
+      )}
       {inTable && (
         <Put words="Table" open={asked === 'a row or column'} onPut={() => ask('a row or column')} />
       )}
@@ -100,9 +124,17 @@ export function PutIn({ editor, facts, tools, inTable, onField }: Props) {
           )}
           {asked === 'a row or column' && (
             <Choices
-              all={TABLE_ACTS}
+              all={TABLE_CHOICES}
               onChoose={(act) => {
                 changeTable(page, act as TableAct);
+                done();
+              }}
+            />
+          )}
+          {asked === 'HTML' && (
+            <HtmlForm
+              onDone={(html) => {
+                editor.pasteHtml(html);
                 done();
               }}
             />
@@ -113,10 +145,12 @@ export function PutIn({ editor, facts, tools, inTable, onField }: Props) {
                 ['gap', 'A gap, to be filled later'],
                 ['table', 'A table'],
                 ['rule', 'A rule across'],
-                ['signature', 'The signature'],
+                ...(kind === 'letterhead' ? [] : [['signature', 'The signature'] as const]),
+                ['html', 'HTML'],
               ]}
               onChoose={(what) => {
-                if (what === 'gap') tag({ type: 'gap', attrs: { words: 'what is missing' } });
+                if (what === 'html') setAsked('HTML');
+                else if (what === 'gap') tag({ type: 'gap', attrs: { words: 'what is missing' } });
                 else if (what === 'signature') block({ type: 'paragraph', content: [{ type: 'signature' }] });
                 else block(what === 'table' ? EMPTY_TABLE : { type: 'rule' });
               }}
@@ -180,6 +214,27 @@ function Choices({
         </li>
       ))}
     </ul>
+  );
+}
+
+/** HTML that is pasted as such; it is made plain as everything that is pasted. */
+function HtmlForm({ onDone }: { onDone: (html: string) => void }) {
+  const [html, setHtml] = useState('');
+  return (
+    <>
+      <textarea
+        className="form-control words-area"
+        rows={6}
+        autoFocus
+        aria-label="HTML"
+        placeholder="<p>Words, lists, tables, links …</p>"
+        value={html}
+        onChange={(event) => setHtml(event.target.value)}
+      />
+      <button type="button" className="btn btn-primary" disabled={!html.trim()} onClick={() => onDone(html)}>
+        Put it in
+      </button>
+    </>
   );
 }
 

@@ -1,10 +1,11 @@
-import { PASSAGE_REMOVAL, PASSAGE_TO_KEEP } from '../../../../core/contract/passages';
+import { REMOVAL } from '../../../../core/contract/named';
+import { PASSAGE_TO_KEEP } from '../../../../core/contract/passages';
 import { LONGEST_WORDS } from '../../../../core/template/text/tooLarge';
 import { keepPassage, removePassage } from '../../../../server/templates/passages';
 import { keyFrom } from '../../../keyFrom';
 import { asMember } from '../../asMember';
 import { readJson } from '../../readJson';
-import { PASSAGE_STATUS } from '../passageStatus';
+import { NAMED_STATUS } from '../../namedStatus';
 
 type Context = { params: Promise<{ key: string }> };
 
@@ -15,15 +16,15 @@ export async function POST(request: Request, { params }: Context): Promise<Respo
       strict: true,
     });
     const answer = await keepPassage(member, keyFrom((await params).key), passage);
-    return Response.json(answer, { status: PASSAGE_STATUS[answer.result] });
+    return Response.json(answer, { status: NAMED_STATUS[answer.result] });
   });
 }
 
 /** Removes a passage that stands nowhere. */
 export async function DELETE(request: Request, { params }: Context): Promise<Response> {
   return asMember(request, async (member) => {
-    const { version } = await PASSAGE_REMOVAL.validate(await readJson(request, 2_000), { strict: true });
+    const { version } = await REMOVAL.validate(await readJson(request, 2_000), { strict: true });
     const answer = await removePassage(member, keyFrom((await params).key), version);
-    return Response.json(answer, { status: PASSAGE_STATUS[answer.result] });
+    return Response.json(answer, { status: NAMED_STATUS[answer.result] });
   });
 }

@@ -1,5 +1,9 @@
+import { CROP } from '../../../../core/contract/pictures';
+import { cropPicture } from '../../../../server/records/bringPicture';
 import { picture } from '../../../../server/records/picture';
 import { asMember } from '../../asMember';
+import { readJson } from '../../readJson';
+import { PICTURE_STATUS } from '../pictureStatus';
 
 type Context = { params: Promise<{ sha256: string }> };
 
@@ -16,5 +20,14 @@ export async function GET(request: Request, { params }: Context): Promise<Respon
         'cache-control': 'private, max-age=31536000, immutable',
       },
     });
+  });
+}
+
+/** Cuts the sides of a picture: another one, beside the one it was. */
+export async function POST(request: Request, { params }: Context): Promise<Response> {
+  return asMember(request, async (member) => {
+    const crop = await CROP.validate(await readJson(request, 2_000), { strict: true });
+    const answer = await cropPicture(member, (await params).sha256, crop);
+    return Response.json(answer, { status: PICTURE_STATUS[answer.result] });
   });
 }

@@ -2,6 +2,7 @@ import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { cache } from 'react';
 import { passageToWrite } from '../../../../server/templates/passages';
+import { templatesByGroup } from '../../../../server/templates/templatesByGroup';
 import { wordsFacts } from '../../../../server/templates/wordsContext';
 import { PassageDesk } from '../../../../ui/templates/passages/PassageDesk';
 import { keyFrom } from '../../../keyFrom';
@@ -25,6 +26,7 @@ export default async function PassagePage({ params }: Props) {
       owner={`${member.business_id} ${member.key}`}
       passage={passage}
       facts={await wordsFacts(member)}
+      groups={(await templatesByGroup(member)).filter(({ key }) => key)}
     />
   );
 }

@@ -9,13 +9,15 @@ import { inKeys, inNames } from '../../../core/template/naming';
 import { printMarkdown } from '../../../core/template/text/printMarkdown';
 import { readPassage } from '../../../core/template/text/readTemplate';
 import type { TemplatePage } from '../../editor/templateEditor';
+import type { PageKind } from '../../editor/pageKind';
 import { PencilSheet } from '../pencil/PencilSheet';
 import type { InView } from '../useInView';
 
-interface Props {
-  passageKey: string;
+export interface NamedPageProps {
+  kind: Exclude<PageKind, 'template'>;
   text: string;
   startsFrom: StartingKind;
+  /** what may stand in it */
   facts: WordsFacts;
   view: InView;
   tools: HTMLElement | null;
@@ -24,34 +26,31 @@ interface Props {
   onReady: (flush: () => void) => void;
 }
 
+const NAMES = { passage: 'Passage', signature: 'Signature', letterhead: 'Letterhead' } as const;
 const NO_TURN = () => {};
 
-/** A passage's words in pencil. */
-export default function PassagePage({ passageKey, text, startsFrom, facts, onType, ...sheet }: Props) {
-  // In itself a passage cannot stand.
-  const others = useMemo(
-    () => ({ ...facts, passages: facts.passages.filter(({ key }) => key !== passageKey) }),
-    [facts, passageKey],
-  );
+/** The words of a passage, or of a signature, in pencil. */
+export default function NamedPage({ kind, text, startsFrom, facts, onType, ...sheet }: NamedPageProps) {
   const context = useMemo(
-    () => ({ schema: schemaOf({ business: facts.business }), passages: readPassages(others.passages) }),
-    [facts, others],
+    () => ({ schema: schemaOf({ business: facts.business }), passages: readPassages(facts.passages) }),
+    [facts],
   );
   const [shown, setShown] = useState<string>();
   const [page, setPage] = useState<TemplatePage>();
   if (text !== shown) {
     setShown(text);
-    const { value } = readPassage(text, '', 'passage');
+    const { value } = readPassage(text, '', kind);
     if (value) setPage({ document: inKeys(value.document, facts) });
   }
   return (
     <PencilSheet
       {...sheet}
-      name="Passage"
+      kind={kind}
+      name={NAMES[kind]}
       active
       page={page}
-      head={{ name: 'passage', group: '', startsFrom, subject: [] }}
-      facts={others}
+      head={{ name: kind, group: '', startsFrom, subject: [] }}
+      facts={facts}
       context={context}
       onChange={({ document }) => {
         const printed = printMarkdown(inNames(document, facts));

@@ -1,7 +1,0 @@
-export default function Loading() {
-  return (
-    <p className="hint" role="status">
-      Fetching …
-    </p>
-  );
-}

@@ -1,0 +1,57 @@
+import { sizeInWords } from '../describe/sizeInWords';
+import { isPaper } from '../template/papers';
+
+/** What goes along with a letter has at most so many bytes together: written as mail it is a third more, and many mailboxes take no more. */
+export const MOST_ATTACHED = 15_000_000;
+
+/** So many files a business keeps of its own. */
+export const MOST_FILES = 1000;
+
+/** A file of the business that letters can have, by its name; its size in bytes. */
+export interface OwnFile {
+  name: string;
+  size: number;
+}
+
+/** What is said of a file that no letter can have. */
+export function tooLargeFile(size: number): string {
+  return `It has ${sizeInWords(size)}. A letter has at most ${sizeInWords(MOST_ATTACHED)} with it.`;
+}
+
+const LONGEST_NAME = 100;
+
+/**
+ * A file's name as it is kept: without the path to it, and without what nobody sees in it. One that is too long keeps its ending.
+ * Empty: nothing is left.
+ */
+export function fileName(given: string): string {
+  const name = given
+    .normalize('NFC')
+    .replace(/^.*[/\\]/s, '')
+    .replace(/[\p{Cc}\p{Cf}\p{Zl}\p{Zp}]/gu, '')
+    .replace(/\s+/g, ' ')
+    .replace(/^[. ]+|[. ]+$/g, '');
+  if (name.length <= LONGEST_NAME) return isPaper(name.toLowerCase()) ? `${name} (file)` : name;
+  const ending = endingOf(name);
+  const most = LONGEST_NAME - (ending ? ending.length + 1 : 0);
+  return `${[...name].slice(0, most).join('').slice(0, most).trimEnd()}${ending ? `.${ending}` : ''}`;
+}
+
+/** "pdf" of "Price list.PDF"; empty where a name has none. */
+export function endingOf(name: string): string {
+  return /\.([\p{L}\p{N}]{1,10})$/u.exec(name)?.[1]?.toLowerCase() ?? '';
+}
+
+/** "Price list 2.pdf", for one that stands beside another. */
+export function besideAnother(name: string, number: number): string {
+  const ending = endingOf(name);
+  const stem = ending ? name.slice(0, -ending.length - 1) : name;
+  return `${stem} ${number}${ending ? `.${ending}` : ''}`;
+}
+
+/** What came of bringing in a file; its name as it is kept. */
+export type FileAnswer =
+  | ({ result: 'done' } & OwnFile)
+  /** another has the name: by its content it can be said to be replaced */
+  | { result: 'taken'; error: string; sha256: string }
+  | { result: 'wrong'; error: string };

@@ -1,0 +1,10 @@
+import { eachPart } from '../document/eachPart';
+import type { Template } from './template';
+
+/** The passages that stand in a template, by their keys, each once. */
+export function passagesIn({ head, document }: Template): string[] {
+  const keys = new Set<string>();
+  for (const { part } of eachPart([...head.subject, ...document.content]))
+    if (part.type === 'passage') keys.add(part.attrs.passage);
+  return [...keys];
+}

@@ -1,0 +1,101 @@
+import { randomUUID } from 'node:crypto';
+import { QueryTypes } from 'sequelize';
+import type { OwnFile } from '../../core/contract/files';
+import type { Database } from '../database';
+import { keepFile, type KeptFile } from './files';
+
+/** A file of the business's own as it is kept. */
+export interface KeptOwnFile extends OwnFile {
+  id: string;
+  sha256: string;
+  brought_at: Date;
+}
+
+const FROM = 'from own_file where business_id = $business_id';
+
+/** A file by its name, whatever its case. */
+export async function ownFileCalled(
+  { sequelize }: Database,
+  business_id: string,
+  name: string,
+): Promise<KeptOwnFile | undefined> {
+  const [found] = await sequelize.query<KeptOwnFile>(
+    `select id, name, sha256, size, brought_at ${FROM} and lower(name) = lower($name)`,
+    { bind: { business_id, name }, type: QueryTypes.SELECT },
+  );
+  return found;
+}
+
+/** What a file by its name holds. */
+export async function contentOfOwnFile(
+  { sequelize }: Database,
+  business_id: string,
+  name: string,
+): Promise<{ name: string; content: Buffer } | undefined> {
+  const [found] = await sequelize.query<{ name: string; content: Buffer }>(
+    `select name, content from own_file join file using (business_id, sha256)
+     where business_id = $business_id and lower(name) = lower($name)`,
+    { bind: { business_id, name }, type: QueryTypes.SELECT },
+  );
+  return found;
+}
+
+/**
+ * Keeps a file under a name that none has.
+ * @param most how many there may be
+ * @returns whether there was room for it
+ * @throws UniqueConstraintError when another has the name
+ */
+export async function insertOwnFile(
+  database: Database,
+  business_id: string,
+  { name, at }: { name: string; at: Date },
+  file: KeptFile,
+  most: number,
+): Promise<boolean> {
+  const { sequelize, inTransaction } = database;
+  return inTransaction(async () => {
+    await keepFile(database, business_id, file);
+    const added = await sequelize.query(
+      `insert into own_file (business_id, id, name, sha256, size, brought_at)
+       select $business_id, $id, $name, $sha256, $size, $at
+       where (select count(*) from own_file where business_id = $business_id) < $most returning id`,
+      {
+        bind: {
+          business_id,
+          id: randomUUID(),
+          name,
+          sha256: file.sha256,
+          size: file.content.length,
+          at,
+          most,
+        },
+        type: QueryTypes.SELECT,
+      },
+    );
+    return added.length > 0;
+  });
+}
+
+/** Puts another file in the place of one. @returns whether it still was the one that is told */
+export async function replaceOwnFile(
+  database: Database,
+  business_id: string,
+  { id, sha256 }: Pick<KeptOwnFile, 'id' | 'sha256'>,
+  file: KeptFile,
+  at: Date,
+): Promise<boolean> {
+  const { sequelize, inTransaction } = database;
+  return inTransaction(async () => {
+    await keepFile(database, business_id, file);
+    const changed = await sequelize.query(
+      `update own_file set sha256 = $next, size = $size, brought_at = $at
+       where business_id = $business_id and id = $id and sha256 = $sha256 returning id`,
+      {
+        bind: { business_id, id, sha256, next: file.sha256, size: file.content.length, at },
+        type: QueryTypes.SELECT,
+      },
+    );
+    return changed.length > 0;
+  });
+}

@@ -1,0 +1,54 @@
+import { randomUUID } from 'node:crypto';
+import type { RowOf } from '../../column';
+import type { Database } from '../../database';
+import type { MESSAGE } from '../../models/message';
+import { attachOwnFiles } from './attachments';
+import { momentIn } from './outgoing';
+
+type Message = RowOf<typeof MESSAGE>;
+
+/** A message that is to go. */
+export interface Outgoing {
+  message: Pick<Message, 'business_id' | 'id' | 'member_id' | 'subject' | 'text' | 'html' | 'language'> &
+    Partial<Message>;
+  from: { name: string; email: string };
+  recipients: readonly { role: 'to' | 'copy' | 'blind copy'; name: string; address: string }[];
+  /** files of the business's own, by their names */
+  files: readonly string[];
+}
+
+/**
+ * Writes down a message with whom it goes to, what goes along, and that it is to go: all of it or nothing, and it is the queue of what is
+ * to be sent.
+ * @param at the moment of its writing
+ * @param seconds until it goes
+ * @throws UniqueConstraintError when the same message was written down before
+ */
+export async function keepOutgoing(
+  database: Database,
+  { message, from, recipients, files }: Outgoing,
+  at: Date,
+  seconds: number,
+): Promise<void> {
+  const { models, inTransaction } = database;
+  const { business_id, id } = message;
+  await inTransaction(async () => {
+    await models.message.create({
+      ...message,
+      message_id: `${id}@${from.email.split('@')[1] ?? 'localhost'}`,
+      direction: 'out',
+      status: 'going',
+      thread_id: randomUUID(),
+      from_name: from.name,
+      from_address: from.email,
+      at,
+      goes_at: await momentIn(database, seconds),
+    });
+    await models.message_recipient.bulkCreate(
+      recipients.map((one, position) => ({ ...one, business_id, message_id: id, position })),
+    );
+    if (!(await attachOwnFiles(database, { business_id, id }, files)))
+      throw new Error('A file that goes along is no longer there.');
+    await models.delivery_event.create({ business_id, message_id: id, position: 0, kind: 'going', at });
+  });
+}

@@ -1,0 +1,57 @@
+import { createHash } from 'node:crypto';
+import type { Crop, PictureAnswer } from '../../core/contract/pictures';
+import { keepFile } from '../../data/repositories/files';
+import { picturesOfBusiness } from '../../data/repositories/pictures';
+import { connection } from '../connection';
+import { forMember } from '../forMember';
+import type { CurrentMember } from '../signIn/currentMember';
+import { NoPicture, scalePicture, type ScaledPicture } from './scalePicture';
+
+/** Pictures are opened one after another: several large ones at once would take all the memory there is. */
+let turn: Promise<unknown> = Promise.resolve();
+let waiting = 0;
+const MOST_WAITING = 10;
+
+/** Makes a picture ready for letters and keeps it among the business's files; the same one is kept once. */
+export async function bringPicture(
+  member: CurrentMember,
+  content: Uint8Array,
+  crop?: Crop,
+): Promise<PictureAnswer> {
+  if (waiting >= MOST_WAITING)
+    return { result: 'wrong', error: 'Many pictures are being brought in at the moment. Try again.' };
+  waiting++;
+  const scaling = turn.then(() => scalePicture(content, crop)).finally(() => waiting--);
+  turn = scaling.catch(() => undefined);
+  try {
+    const picture = await scaling;
+    const { width, height, note } = picture;
+    return {
+      result: 'done',
+      sha256: await keep(member, picture),
+      width,
+      height,
+      ...(note === undefined ? {} : { note }),
+    };
+  } catch (error) {
+    if (error instanceof NoPicture) return { result: 'wrong', error: error.message };
+    throw error;
+  }
+}
+
+const keep = forMember(async ({ business_id }: CurrentMember, { content, type }: ScaledPicture) => {
+  const sha256 = createHash('sha256').update(content).digest('hex');
+  await keepFile(connection(), business_id, { sha256, media_type: type, content });
+  return sha256;
+});
+
+/** Cuts the sides of a picture of the business: another one, beside the one it was. */
+export async function cropPicture(member: CurrentMember, sha256: string, crop: Crop): Promise<PictureAnswer> {
+  const found = await kept(member, sha256);
+  if (!found) return { result: 'gone', error: 'This picture is no longer there.' };
+  return bringPicture(member, found.content, crop);
+}
+
+const kept = forMember(async ({ business_id }: CurrentMember, sha256: string) =>
+  (await picturesOfBusiness(connection(), business_id, [sha256])).get(sha256),
+);

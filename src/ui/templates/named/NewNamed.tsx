@@ -1,0 +1,64 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useId, useState, type FormEvent, type ReactNode } from 'react';
+import Button from 'react-bootstrap/Button';
+import Form from 'react-bootstrap/Form';
+import type { NamedAnswer } from '../../../core/contract/named';
+import type { Refusal } from '../../../core/contract/refusal';
+import { askServer } from '../../writing/askServer';
+import { BEGIN } from '../begin';
+
+interface Props {
+  what: 'passage' | 'signature';
+  /** what is chosen beside its name, under an id for its label */
+  choices?: (id: string) => ReactNode;
+  /** what goes along with its name */
+  send?: (form: FormData) => object;
+}
+
+/** A new passage, or signature, by its name; its page is opened. */
+export function NewNamed({ what, choices, send }: Props) {
+  const [problem, setProblem] = useState<string>();
+  const [busy, setBusy] = useState(false);
+  const router = useRouter();
+  const id = useId();
+
+  async function make(event: FormEvent<HTMLFormElement>) {
+    event.preventDefault();
+    const form = new FormData(event.currentTarget);
+    const name = String(form.get('name') ?? '').trim();
+    if (!name) return setProblem(`Give the ${what} a name.`);
+    setBusy(true);
+    const answer = await askServer<NamedAnswer | Refusal>(`/api/${what}s`, { name, ...send?.(form) });
+    setBusy(false);
+    if ('offline' in answer) return setProblem('There is no connection. The name is still here.');
+    const { body } = answer;
+    if (body.result === 'done')
+      return router.push(`/templates/${what}s/${encodeURIComponent(body.key)}${BEGIN}`);
+    setProblem(body.error);
+  }
+
+  return (
+    <Form className="contents-new" onSubmit={(event) => void make(event)} noValidate>
+      <Form.Label htmlFor={id}>A new {what}</Form.Label>
+      <div className="foot-line">
+        <Form.Control
+          id={id}
+          name="name"
+          placeholder="Its name"
+          maxLength={100}
+          isInvalid={problem !== undefined}
+          aria-describedby={`${id}-problem`}
+        />
+        {choices?.(`${id}-whose`)}
+        <Button type="submit" disabled={busy}>
+          Make it
+        </Button>
+      </div>
+      <p id={`${id}-problem`} className="problem" role="alert">
+        {problem}
+      </p>
+    </Form>
+  );
+}
