@@ -17,7 +17,7 @@ export async function signIn(
   await expect(page.getByRole('heading', { name: TODAY })).toBeVisible();
 }
 
-/** Whether axe finds nothing against WCAG 2.2 AA on the page as it is. */
+/** Whether axe finds nothing against WCAG 2.2 AA on the page as it is, and nothing of it lies beside the window. */
 export async function expectAccessible(page: Page): Promise<void> {
   // After going to another page its title comes last.
   await expect(page).toHaveTitle(/\S/);
@@ -34,5 +34,7 @@ export async function expectAccessible(page: Page): Promise<void> {
     .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'])
     .analyze();
   await page.emulateMedia({ reducedMotion: null });
+  const width = await page.evaluate(() => document.documentElement.scrollWidth);
+  expect(width, 'as wide as the window').toBeLessThanOrEqual(page.viewportSize()!.width);
   expect(violations.map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html).join(' ')}`)).toEqual([]);
 }

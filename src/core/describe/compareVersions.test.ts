@@ -55,6 +55,16 @@ it('what text depends on is said before it, in words', () => {
   );
 });
 
+it('a picture is told by its words, and is another where another is shown', () => {
+  const picture = (source: string) => `![The lark](${source})\n`;
+  const [one, other] = ['a'.repeat(64), 'b'.repeat(64)];
+  expect(compared(picture(one), picture(one))).toBe('Subject: About ‹number›\n‹picture “The lark”›\n');
+  expect(compared(picture(one), picture(other))).toContain(
+    '[-‹picture “The lark”›-][+‹picture “The lark”›+]',
+  );
+  expect(compared('![]({{business.logo}})\n', 'x\n')).toContain('‹picture “business, logo”›');
+});
+
 it('a link is followed by where it leads', () => {
   expect(compared('[here](https://a.example)\n', '[here](https://b.example)\n')).toContain(
     'here[-(https://a.example) -][+(https://b.example) +]',

@@ -11,7 +11,7 @@ export interface ComparedWords {
 /** Two versions of a template compared in words: what went and what came, in the order in which they are read. */
 export function compareVersions(before: Template, after: Template, pencil: PencilNames): ComparedWords[] {
   const parts = diffArrays(pencilTokens(before, pencil), pencilTokens(after, pencil), {
-    comparator: (a, b) => a.type === b.type && a.words.trim() === b.words.trim(),
+    comparator: (a, b) => a.type === b.type && a.words.trim() === b.words.trim() && a.source === b.source,
   });
   return parts.map(({ value, added, removed }) => ({
     change: added ? 'came' : removed ? 'went' : 'same',

@@ -9,6 +9,8 @@ export interface PencilToken {
   type: 'word' | 'field' | 'note' | 'end';
   /** with the spaces that follow */
   words: string;
+  /** what tells it from another that is said with the same words: a picture's source */
+  source?: string;
 }
 
 /** What a template is read with: its tags in words, and its passages by their keys. */
@@ -29,11 +31,19 @@ export function pencilTokens({ head, document }: Template, pencil: PencilNames):
   ];
 }
 
-/** How a passage or a signature begins, in one line as it is read in pencil. */
+/** How a passage or a signature begins, in one line as it is read in pencil: "Kind regards, / sender, full name". */
 export function beginning({ content }: TemplateDocument, pencil: PencilNames): string {
   const tokens = content.flatMap((block) => tokensOf(block, pencil));
-  const words = tokens.map(({ type, words: said }) => (type === 'end' ? ' ' : said)).join('');
-  return words.replace(/\s+/g, ' ').trim().slice(0, 120);
+  const lines = tokens
+    .map(({ words }) => words)
+    .join('')
+    .split(/\s*\n\s*/);
+  return lines
+    .filter((line) => line !== '')
+    .join(' / ')
+    .replace(/\s+/g, ' ')
+    .trim()
+    .slice(0, 120);
 }
 
 function tokensOf(part: Part, pencil: PencilNames): PencilToken[] {
@@ -52,7 +62,7 @@ function tokensOf(part: Part, pencil: PencilNames): PencilToken[] {
     case 'signature':
       return [field('signature')];
     case 'image':
-      return [field(`picture ${inLine(part.attrs.source, pencil)}`)];
+      return [pictureOf(part, pencil)];
     case 'passage':
       return [
         field(pencil.passages.find(({ key }) => key === part.attrs.passage)?.name ?? part.attrs.passage),
@@ -100,6 +110,14 @@ function wordsOf(text: string): PencilToken[] {
 function linkOf(marks: Extract<Part, { type: 'text' }>['marks'], pencil: PencilNames): PencilToken[] {
   const link = marks?.find((mark) => mark.type === 'link');
   return link?.type === 'link' ? [note(`(${inLine(link.attrs.address, pencil)})`)] : [];
+}
+
+/** A picture by its words for those who see none; without them by the fact that it is. */
+function pictureOf({ attrs }: Extract<Part, { type: 'image' }>, pencil: PencilNames): PencilToken {
+  const fact = attrs.source.find((part) => part.type === 'field');
+  const words = inLine(attrs.description, pencil) || (fact ? labelOf(fact, pencil.labels) : '');
+  const source = inLine(attrs.source, pencil);
+  return { ...field(words ? `picture “${words}”` : 'picture'), source };
 }
 
 function opening(part: Parameters<typeof openingOf>[0], { labels }: PencilNames): string {
