@@ -16,6 +16,7 @@ export default defineConfig({
   testDir: 'e2e',
   outputDir: '.test/e2e-results',
   workers: 2,
+  fullyParallel: true,
   timeout: 60_000,
   expect: { timeout: 15_000 },
   use: { baseURL: process.env.BASE_URL, locale: 'en-GB', timezoneId: 'Europe/London' },

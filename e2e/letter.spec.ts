@@ -1,5 +1,5 @@
 import { expect, test, type Locator, type Page } from '@playwright/test';
-import { expectAccessible, signIn, TODAY } from './signedIn';
+import { expectAccessible, openToday, signIn } from './signedIn';
 import { arrived, editable, expectReady, openNote, sendButton, stetAll, typeBehind } from './writing';
 
 /**
@@ -29,7 +29,7 @@ test('from Today to an overdue invoice: the reminder that fits, another invoice,
   const path = PATH;
   const { days, begun, sum, other, otherSum, open, otherOpen, behind } = path;
   const typed = TYPED[project.name as 'desk'];
-  await signIn(page);
+  await openToday(page);
   const card = page.getByRole('article', { name: 'Thornholt College' }).filter({ hasText: `${sum} ${days}` });
   await expect(card).toContainText(`${sum} ${open}`);
   await card.getByRole('link').click();
@@ -138,7 +138,7 @@ test('by keyboard alone, from Today to a sent letter', async ({ page, request },
           subject: 'Invoice LPC-1053 in three parts',
           words: 'The next part, £1,400, is due on Monday',
         };
-  await signIn(page, 'teo@larkfield.example', 'larkfield-teo');
+  await openToday(page, 'teo@larkfield.example', 'larkfield-teo');
   const card = page.getByRole('article', { name });
   await tabTo(page, card.getByRole('link'));
   await page.keyboard.press('Enter');
@@ -179,8 +179,7 @@ test('a value changed by hand is kept, and can be put back', async ({ page }) =>
 });
 
 test('Today shows what is worth writing, each with the letter begun', async ({ page }) => {
-  await signIn(page);
-  await expect(page.getByRole('heading', { name: TODAY })).toBeVisible();
+  await openToday(page);
   // A reminder of the same invoice is held: it is not offered a second time.
   await expect(page.getByRole('article', { name: 'Joost van der Meulen' })).toHaveCount(0);
   const enquiry = page.getByRole('article', { name: 'Marrow Quay Arts Centre' });

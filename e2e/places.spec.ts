@@ -1,9 +1,9 @@
 import { expect, test } from '@playwright/test';
-import { expectAccessible, signIn } from './signedIn';
+import { expectAccessible, openToday, signIn } from './signedIn';
 import { editable } from './writing';
 
 test('a client is found, read, and written to', async ({ page }) => {
-  await signIn(page);
+  await openToday(page);
   await page.getByRole('link', { name: 'Clients', exact: true }).click();
   await expect(page).toHaveTitle('Clients · Fair Quill');
   await expect(page.getByRole('link', { name: /Ada and Tom Reyes/ })).toBeVisible();
@@ -30,7 +30,7 @@ test('a client is found, read, and written to', async ({ page }) => {
 });
 
 test('work stands in lists of its kinds, each leading to its page', async ({ page, isMobile }) => {
-  await signIn(page);
+  await openToday(page);
   await page.getByRole('link', { name: 'Work', exact: true }).click();
   await expect(page).toHaveTitle('Visits · Fair Quill');
   for (const [kind, entry, fact] of [
@@ -51,7 +51,7 @@ test('work stands in lists of its kinds, each leading to its page', async ({ pag
 });
 
 test('post shows what went, came back and came in', async ({ page }) => {
-  await signIn(page);
+  await openToday(page);
   await page.getByRole('link', { name: 'Post', exact: true }).click();
   await expect(page).toHaveTitle('Post · Fair Quill');
   await expectAccessible(page);
@@ -133,7 +133,7 @@ test('nothing to press is smaller than 24 px', async ({ page }) => {
 });
 
 test('without a connection there is a page of our own', async ({ page, context }) => {
-  await signIn(page);
+  await openToday(page);
   await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
   await expect.poll(() => page.evaluate(() => Boolean(navigator.serviceWorker.controller))).toBe(true);
   await context.setOffline(true);
@@ -160,7 +160,7 @@ test('the help is opened by a press, too, and speaks of the page', async ({ page
 
 test('the help says what the page is, and the keys; the slash searches', async ({ page, isMobile }) => {
   test.skip(isMobile, 'A phone has no keys.');
-  await signIn(page);
+  await openToday(page);
   const sheet = page.getByRole('dialog', { name: 'Today' });
   // A key pressed before the page listens goes nowhere.
   await expect(async () => {

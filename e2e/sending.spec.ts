@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { expectAccessible, signIn } from './signedIn';
+import { expectAccessible, openToday, signIn } from './signedIn';
 import {
   arrived,
   editable,
@@ -191,7 +191,7 @@ const NEEDING = {
 
 test('what is dealt with can be taken up again', async ({ page }, { project }) => {
   const { whom, cure, done, again } = NEEDING[project.name as 'desk'];
-  await signIn(page);
+  await openToday(page);
   const letter = page
     .getByRole('region', { name: 'Letters that need somebody' })
     .getByRole('listitem')

@@ -4,7 +4,7 @@ import { expect, type Page } from '@playwright/test';
 /** The heading of Today on the day that the tests are run for (FAIRQUILL_NOW). */
 export const TODAY = 'Wednesday 25 November';
 
-/** Signs in as the owner, or another member, and opens Today; signIn.spec.ts goes through the page itself. */
+/** Signs in as the owner, or another member, without a page; signIn.spec.ts goes through the page itself. */
 export async function signIn(
   page: Page,
   email = 'imke@larkfield.example',
@@ -13,6 +13,14 @@ export async function signIn(
   const headers = { origin: process.env.BASE_URL! };
   const answer = await page.request.post('/api/session', { data: { email, password }, headers });
   expect(answer.ok()).toBe(true);
+}
+
+/** Signs in, and opens Today. */
+export async function openToday(
+  page: Page,
+  ...member: [email: string, password: string] | []
+): Promise<void> {
+  await signIn(page, ...member);
   await page.goto('/');
   await expect(page.getByRole('heading', { name: TODAY })).toBeVisible();
 }
