@@ -160,10 +160,21 @@ test('a draft outlives the page, and a template’s head is changed by plain cho
   await findField(page, 'overdue', 'Invoice, is overdue');
   await head.getByLabel('How it is compared').selectOption('is not so');
   await expect(head).toContainText('with a copy, by the business. Offered only when is overdue is no.');
+  // A group is made while choosing one.
+  const group = head.getByLabel('Group', { exact: true });
+  await group.selectOption('A new group …');
+  await head.getByLabel('A new group').fill(own('Pencil').toUpperCase());
   await expectAccessible(page);
+  await head.getByLabel('A new group').press('Enter');
+  await expect(head.getByRole('alert')).toContainText('There is another group called');
+  await head.getByLabel('A new group').fill(own('Heads of letters'));
+  await head.getByLabel('A new group').press('Enter');
+  await expect(group).toHaveValue(own('Heads of letters'));
+  await expect(group).toBeFocused();
   await page.getByRole('button', { name: 'Keep this version' }).click();
   await expect(page.getByText('Kept as version 2.')).toBeVisible();
   const text = await textOf(page);
+  expect(text).toContain(`group: ${own('Heads of letters')}\n`);
   expect(text).toContain("from: house\ncopy: '{{sender.email}}'\nfits when: invoice.is_overdue is no\n");
   expect(text).toContain('Words that are kept.');
 });

@@ -3,12 +3,24 @@
 import type { DraftsOfTemplate, WordsFacts } from '../../core/contract/templateWords';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { lazy, Suspense, useCallback, useEffect, useId, useRef, useState, type ReactNode } from 'react';
+import {
+  lazy,
+  Suspense,
+  useCallback,
+  useEffect,
+  useId,
+  useMemo,
+  useRef,
+  useState,
+  type ReactNode,
+} from 'react';
 
 import type { MissingFor } from '../../core/holes/holesOver';
 import type { Problem } from '../../core/problems/problem';
 import { bookingWords } from '../../core/records/bookingWords';
 import type { StartingKind } from '../../core/records/recordKind';
+import { byName } from '../../core/template/naming';
+import type { Called } from '../../core/template/template';
 import { recordPath } from '../records/recordPath';
 import { HolesOverClients } from './holes/HolesOverClients';
 import { nextOf, startsWithHoles } from './holes/startsWithHoles';
@@ -61,7 +73,7 @@ export function TemplateDesk({
   startsFrom,
   problems,
   text,
-  facts,
+  facts: given,
   drafts,
   locked,
   pencil,
@@ -76,6 +88,9 @@ export function TemplateDesk({
   const [put, setPut] = useState<string>();
   const [line, setLine] = useState<{ line: number }>();
   const [tools, setTools] = useState<HTMLElement | null>(null);
+  /** groups that were made here, until the server's facts have them, too */
+  const [groups, setGroups] = useState<readonly Called[]>([]);
+  const facts = useMemo(() => withGroups(given, groups), [given, groups]);
   const router = useRouter();
   const id = useId();
   const standing = keptHere && keptHere.version > version ? keptHere : { version, text };
@@ -169,6 +184,10 @@ export function TemplateDesk({
                 view={view}
                 active={side === 'Pencil'}
                 tools={tools}
+                onGroup={(made) => {
+                  setGroups((before) => [...before, made]);
+                  router.refresh();
+                }}
                 onType={type}
                 onKeep={keep}
                 onTurn={() => turnTo('Ink')}
@@ -268,4 +287,10 @@ export function TemplateDesk({
       <div id="template-margin" className="margin-place" />
     </div>
   );
+}
+
+function withGroups(facts: WordsFacts, made: readonly Called[]): WordsFacts {
+  const known = byName(facts.groups);
+  const more = made.filter(({ name }) => !known.has(name));
+  return more.length > 0 ? { ...facts, groups: [...facts.groups, ...more] } : facts;
 }

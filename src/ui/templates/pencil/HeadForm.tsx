@@ -1,9 +1,7 @@
 'use client';
 
-import { useId, type ReactNode } from 'react';
-import Form from 'react-bootstrap/Form';
+import { useId } from 'react';
 import type { WordsFacts } from '../../../core/contract/templateWords';
-import { NO_GROUP } from '../../../core/contract/groups';
 import { FROM_WORDS, headInWords, TO_WORDS } from '../../../core/describe/headInWords';
 import { clauseOf } from '../../../core/fields/clauseOf';
 import { conditionLabel } from '../../../core/fill/describe/labels';
@@ -11,10 +9,11 @@ import { newScope, type CompileContext } from '../../../core/fill/compile/newSco
 import { bookingWords } from '../../../core/records/bookingWords';
 import { STARTING_POINTS, type StartingKind } from '../../../core/records/recordKind';
 import { ACTS, type Act } from '../../../core/template/acts';
-import { byName } from '../../../core/template/naming';
-import type { TemplateHead } from '../../../core/template/template';
+import type { Called, TemplateHead } from '../../../core/template/template';
 import { ConditionForm } from './ConditionForm';
 import { GoesAlong } from './GoesAlong';
+import { GroupChoice } from './GroupChoice';
+import { Choice, Words, Yes } from './HeadControls';
 import { LineControl } from './LineControl';
 import type { PencilTools } from './pencilTools';
 
@@ -23,11 +22,13 @@ interface Props {
   facts: WordsFacts;
   context: CompileContext;
   tools: PencilTools;
+  /** a group was made while choosing one */
+  onGroup: (group: Called) => void;
   onChange: (head: TemplateHead) => void;
 }
 
 /** What a template says of its letters beside their words: whom they go to and come from, and when it is offered. */
-export function HeadForm({ head, facts, context, tools, onChange }: Props) {
+export function HeadForm({ head, facts, context, tools, onGroup, onChange }: Props) {
   const id = useId();
   const called = (kind: StartingKind) =>
     kind === 'booking' ? bookingWords(facts.business.booking_label).booking : kind;
@@ -47,10 +48,10 @@ export function HeadForm({ head, facts, context, tools, onChange }: Props) {
       <summary>{headInWords(head, called(head.startsFrom), fits)}</summary>
       <div className="template-head-form">
         <Words label="Name" value={head.name} onChange={(name) => name && change({ name })} />
-        <Choice
-          label="Group"
-          value={byName(facts.groups).get(head.group)?.name ?? head.group}
-          options={[...facts.groups.map(({ name }) => [name, name] as const), [NO_GROUP, 'no group']]}
+        <GroupChoice
+          group={head.group}
+          groups={facts.groups}
+          onMade={onGroup}
           onChange={(group) => change({ group })}
         />
         <Choice
@@ -197,71 +198,5 @@ export function HeadForm({ head, facts, context, tools, onChange }: Props) {
         </fieldset>
       </div>
     </details>
-  );
-}
-
-interface ControlProps<Value> {
-  label: string;
-  value: Value;
-  onChange: (value: Value) => void;
-}
-
-function Choice({
-  label,
-  value,
-  options,
-  onChange,
-}: ControlProps<string> & { options: readonly (readonly [string, string])[] }) {
-  const known = options.find(([one]) => one.toLowerCase() === value.toLowerCase());
-  return (
-    <Labelled label={label}>
-      <Form.Select size="sm" value={known?.[0] ?? value} onChange={(event) => onChange(event.target.value)}>
-        {!known && <option value={value}>{value}</option>}
-        {options.map(([one, words]) => (
-          <option key={one} value={one}>
-            {words}
-          </option>
-        ))}
-      </Form.Select>
-    </Labelled>
-  );
-}
-
-function Words({ label, value, placeholder, onChange }: ControlProps<string> & { placeholder?: string }) {
-  return (
-    <Labelled label={label}>
-      <Form.Control
-        key={value}
-        size="sm"
-        defaultValue={value}
-        placeholder={placeholder}
-        maxLength={200}
-        onBlur={(event) => {
-          const typed = event.target.value.trim();
-          if (typed !== value) onChange(typed);
-        }}
-        onKeyDown={(event) => {
-          if (event.key === 'Enter' && !event.nativeEvent.isComposing) event.currentTarget.blur();
-        }}
-      />
-    </Labelled>
-  );
-}
-
-function Yes({ label, value, onChange }: ControlProps<boolean>) {
-  return (
-    <label className="check">
-      <input type="checkbox" checked={value} onChange={(event) => onChange(event.target.checked)} />
-      {label}
-    </label>
-  );
-}
-
-function Labelled({ label, children }: { label: string; children: ReactNode }) {
-  return (
-    <label className="field-fallback">
-      <span className="form-label">{label}</span>
-      {children}
-    </label>
   );
 }

@@ -5,7 +5,7 @@ import type { WordsFacts } from '../../../core/contract/templateWords';
 import { readPassages } from '../../../core/fill/paths/scope';
 import { schemaOf } from '../../../core/records/schema';
 import { inNames } from '../../../core/template/naming';
-import type { Template } from '../../../core/template/template';
+import type { Called, Template } from '../../../core/template/template';
 import { printTemplate } from '../../../core/template/text/printTemplate';
 import type { TemplatePage } from '../../editor/templateEditor';
 import type { InView } from '../useInView';
@@ -23,6 +23,8 @@ interface Props {
   active: boolean;
   /** where what can be put in is offered */
   tools: HTMLElement | null;
+  /** a group was made while choosing one */
+  onGroup: (group: Called) => void;
   onType: (text: string) => void;
   onKeep: () => void;
   onTurn: () => void;
@@ -33,7 +35,7 @@ interface Props {
 }
 
 /** A template in pencil: its head by choices, its page as it is written; what is changed is its text. */
-export default function PencilPage({ text, reading, facts, onType, children, ...sheet }: Props) {
+export default function PencilPage({ text, reading, facts, onGroup, onType, children, ...sheet }: Props) {
   const context = useMemo(
     () => ({ schema: schemaOf({ business: facts.business }), passages: readPassages(facts.passages) }),
     [facts],
@@ -81,6 +83,7 @@ export default function PencilPage({ text, reading, facts, onType, children, ...
           facts={facts}
           context={context}
           tools={tools}
+          onGroup={onGroup}
           onChange={(head) => print({ ...known, head })}
         />
       )}
