@@ -11,7 +11,8 @@ const config: NextConfig = {
   // No picture goes through the framework's own route, so that it is closed.
   images: { unoptimized: true },
   // A kept build does not notice a changed part of a style sheet.
-  experimental: { turbopackFileSystemCacheForBuild: false },
+  // A page that was fetched before its link was pressed is shown for as long as it is likely to be so: the shortest there is.
+  experimental: { turbopackFileSystemCacheForBuild: false, staleTimes: { static: 30 } },
   sassOptions: {
     quietDeps: true,
     silenceDeprecations: ['import', 'global-builtin', 'color-functions', 'if-function'],

@@ -18,6 +18,7 @@ import {
 import { Opening } from '../shell/Opening';
 import { SearchField } from '../shell/SearchField';
 import { useAnswerTo } from '../shell/useAnswerTo';
+import { useNear } from '../shell/useNear';
 import { GroupInitial } from './GroupInitial';
 import { useFolded } from './useFolded';
 
@@ -197,14 +198,16 @@ interface EntryProps {
 /** With another page open, one of hundreds is drawn anew, and the one before it. */
 const Entry = memo(function Entry({ template, current, withUse }: EntryProps) {
   const { key, name, startsFrom } = template;
+  const [near, listeners] = useNear();
   const said = [`from ${withArticle(startsFrom)}`, ...templateState(template)];
   return (
     <li>
       <Link
         href={`/templates/${key}`}
-        prefetch={false}
+        prefetch={near}
         className="entry"
         aria-current={current ? 'page' : undefined}
+        {...listeners}
       >
         <span className="entry-name">{name}</span>
         <span className="entry-note">{(withUse ? [templateUse(template)] : said).join(', ')}</span>

@@ -34,8 +34,10 @@ export function NewNamed({ what, choices, send }: Props) {
     setBusy(false);
     if ('offline' in answer) return setProblem('There is no connection. The name is still here.');
     const { body } = answer;
-    if (body.result === 'done')
-      return router.push(`/templates/${what}s/${encodeURIComponent(body.key)}${BEGIN}`);
+    if (body.result === 'done') {
+      router.push(`/templates/${what}s/${encodeURIComponent(body.key)}${BEGIN}`);
+      return router.refresh();
+    }
     setProblem(body.error);
   }
 

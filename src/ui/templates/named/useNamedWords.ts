@@ -116,6 +116,7 @@ export function useNamedWords({ owner, what, words, more, kept }: Options): Name
       if (await ask({ version: standing.version }, 'DELETE')) {
         setTyped(undefined);
         router.push(`/templates/${PLACE[what]}`);
+        router.refresh();
       }
     },
     undo() {

@@ -1,5 +1,6 @@
 'use client';
 
+import { useRouter } from 'next/navigation';
 import { useRef, useState } from 'react';
 import Form from 'react-bootstrap/Form';
 import { MOST_ATTACHED, tooLargeFile, type OwnFile } from '../../../core/contract/files';
@@ -27,6 +28,7 @@ export function GoesAlong({ head, files, booking, onChange }: Props) {
   const [brought, setBrought] = useState<readonly OwnFile[]>([]);
   const [isOver, setOver] = useState(false);
   const chooser = useRef<HTMLInputElement>(null);
+  const router = useRouter();
   const known = [...brought, ...files.filter(({ name }) => brought.every((one) => !isSame(one.name, name)))];
   const leads = LEADS_TO[head.startsFrom];
   const papers: [Paper, string][] = [
@@ -42,6 +44,8 @@ export function GoesAlong({ head, files, booking, onChange }: Props) {
   const { bringing, bring } = useBringingFiles((file) => {
     setBrought((now) => [file, ...now.filter(({ name }) => !isSame(name, file.name))]);
     add(file.name);
+    // Templates that were opened a moment ago know of it, too.
+    router.refresh();
   });
   const along = goesAlong(head, known).filter(({ name }) => !papers.some(([paper]) => paper === name));
   const others = known.filter(({ name }) => !attach.some((one) => isSame(one, name)));
