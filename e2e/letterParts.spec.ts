@@ -18,7 +18,7 @@ test('a template and a letter show their picture, heading, list and button', asy
   // None of the demonstration's has a picture. At the other size it may be there or not.
   if (project.name === 'desk') await withLogo(page);
   await page.goto('/templates/looking-after-it');
-  await expect(page.getByText('All of it on one page')).toHaveClass(/letter-button/);
+  await expect(page.getByRole('tabpanel').getByText('All of it on one page')).toHaveClass(/letter-button/);
   await expectAccessible(page);
   await page.goto('/write?from=booking:b01&template=looking-after-it');
   const text = await editable(page);

@@ -18,6 +18,7 @@ const CLIENTS = {
     once: 'rao',
     back: 'fenwick',
     away: 'ashdown',
+    putOff: 'maseko',
     refused: 'teague',
     session: 'kowal',
     draft: 'jerome',
@@ -26,6 +27,7 @@ const CLIENTS = {
     once: 'wray',
     back: 'pemberton',
     away: 'nakagawa',
+    putOff: 'stroud',
     refused: 'castellanos',
     session: 'latimer',
     draft: 'barrow',
@@ -136,7 +138,7 @@ test('a mail server that is away is asked again until it answers', async ({ page
 test('a refusal for now is told with the server’s words and tried again', async ({ page, request }, {
   project,
 }) => {
-  const client = of(project.name).refused;
+  const client = of(project.name).putOff;
   await signIn(page);
   await refuseNext(request, mailOf(client), 451, 'Greylisted, come back soon');
   const letter = await begin(page, client);

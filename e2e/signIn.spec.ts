@@ -10,8 +10,11 @@ test('signing in leads to where one wanted to go, signing out ends it', async ({
   await page.getByLabel('Password').fill('larkfield-imke');
   await page.getByLabel('Password').press('Enter');
   await expect(page.getByRole('heading', { name: 'Visit confirmed', exact: true })).toBeVisible();
-  await page.getByRole('button', { name: 'Sign out' }).click();
-  await expect(page.getByRole('button', { name: 'Sign in' })).toBeVisible();
+  // Pressed before the page listens, it goes nowhere.
+  await expect(async () => {
+    await page.getByRole('button', { name: 'Sign out' }).click();
+    await expect(page.getByRole('button', { name: 'Sign in' })).toBeVisible({ timeout: 3000 });
+  }).toPass();
   await page.goto('/templates');
   await expect(page).toHaveURL(/\/sign-in/);
 });
