@@ -2,7 +2,7 @@ import { QueryTypes } from 'sequelize';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { prepareJobs } from '../server/jobs';
 import { openDatabase, type Database } from './database';
-import { stableId } from './demonstration/stableId';
+import { stableId } from './stableId';
 import { grantTo } from './grants';
 import { temporaryDatabase, withDemonstration, type TemporaryDatabase } from './test/temporaryDatabase';
 

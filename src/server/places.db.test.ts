@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, expect, it } from 'vitest';
-import { stableId } from '../data/demonstration/stableId';
+import { stableId } from '../data/stableId';
 import { temporaryDatabase, withDemonstration, type TemporaryDatabase } from '../data/test/temporaryDatabase';
 import { connection } from './connection';
 import type { CurrentMember } from './signIn/currentMember';

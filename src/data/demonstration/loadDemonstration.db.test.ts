@@ -8,7 +8,7 @@ import { TABLES } from '../database';
 import { NOW, temporaryDatabase, withDemonstration, type TemporaryDatabase } from '../test/temporaryDatabase';
 import { whyNotReset } from './loadDemonstration';
 import type { Demonstration } from './readDemonstration';
-import { stableId } from './stableId';
+import { stableId } from '../stableId';
 
 let database: TemporaryDatabase;
 let demonstration: Demonstration;

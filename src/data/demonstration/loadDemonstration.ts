@@ -1,14 +1,13 @@
 import { createHash } from 'node:crypto';
 import { QueryTypes } from 'sequelize';
-import { keyOfName } from '../../core/template/keyOfName';
-import { inKeys } from '../../core/template/naming';
-import { DOCUMENT_SCHEMA } from '../../core/document/templateDocument';
 import { TABLES, type Database, type TableName } from '../database';
-import type { Rows } from './rows';
+import type { Rows } from '../rows';
+import { insertRows } from '../insertRows';
 import { hashPassword } from '../password';
 import type { Demonstration } from './readDemonstration';
 import { recordRows } from './recordRows';
-import { stableId } from './stableId';
+import { stableId } from '../stableId';
+import { templateRows } from '../starters/templateRows';
 
 const DEMONSTRATION_KEY = 'larkfield';
 
@@ -20,10 +19,7 @@ export async function loadDemonstration(database: Database, demonstration: Demon
   const rows = await rowsOf(demonstration);
   await database.inTransaction(async () => {
     await removeBusiness(database, DEMONSTRATION_KEY);
-    for (const name of Object.keys(TABLES) as TableName[]) {
-      const own = rows[name];
-      if (own?.length) await (database.models[name] as AnyTable).bulkCreate(own);
-    }
+    await insertRows(database.models, rows);
   });
 }
 
@@ -72,7 +68,6 @@ async function removeBusiness({ sequelize, models }: Database, key: string): Pro
 
 /** What all models can do alike; their union of types does not say so. */
 interface AnyTable {
-  bulkCreate(rows: object[]): Promise<unknown>;
   destroy(options: object): Promise<number>;
 }
 
@@ -102,66 +97,6 @@ async function memberRows({ members }: Demonstration, business_id: string): Prom
       ),
     })),
   );
-}
-
-function templateRows({ groups, passages, signatures, ...rest }: Demonstration, business_id: string): Rows {
-  const order = groups.flatMap((group) => group.templates);
-  const templates = [...rest.templates].sort(
-    (a, b) => order.indexOf(a.head.name) - order.indexOf(b.head.name),
-  );
-  const groupId = (name: string) => {
-    const group = groups.find((one) => one.name === name);
-    return group ? stableId('group', group.key) : null;
-  };
-  const naming = {
-    passages: passages.map(({ name }) => ({ name, key: keyOfName(name, 'passage') })),
-    signatures,
-  };
-  const document_schema = DOCUMENT_SCHEMA;
-  return {
-    template_group: groups.map(({ templates: _, ...group }, position) => ({
-      ...group,
-      business_id,
-      id: stableId('group', group.key),
-      position,
-    })),
-    template: templates.map(({ head }, position) => ({
-      business_id,
-      id: stableId('template', head.name),
-      key: keyOfName(head.name, 'template'),
-      group_id: groupId(head.group),
-      name: head.name,
-      starts_from: head.startsFrom,
-      resting: head.resting ?? false,
-      position,
-      current_version: 1,
-    })),
-    template_version: templates.map((template) => ({
-      business_id,
-      template_id: stableId('template', template.head.name),
-      version: 1,
-      ...inKeys(template, naming),
-      document_schema,
-    })),
-    passage: passages.map(({ name, document }) => ({
-      business_id,
-      id: stableId('passage', name),
-      key: keyOfName(name, 'passage'),
-      name,
-      document: inKeys(document, naming),
-      document_schema,
-    })),
-    signature: signatures.map(({ key, name, member, usual, document }) => ({
-      business_id,
-      id: stableId('signature', name),
-      key,
-      member_id: member === undefined ? null : stableId('member', member),
-      name,
-      document,
-      document_schema,
-      is_default: usual,
-    })),
-  };
 }
 
 function messageRows({ messages, templates }: Demonstration, business_id: string): Rows {

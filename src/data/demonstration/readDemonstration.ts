@@ -18,24 +18,17 @@ import type {
 } from '../../core/records/recordsFile';
 import { inWords } from '../../core/problems/problem';
 import type { Passage, Signature, Template } from '../../core/template/template';
-import { readPassage, readTemplate, type Reading } from '../../core/template/text/readTemplate';
+import { readPassage, readTemplate } from '../../core/template/text/readTemplate';
 import { keyOfName } from '../../core/template/keyOfName';
 import { wordsOfSignature } from '../../core/template/wordsOfSignature';
 import { isoMoment } from '../../core/dates/zone';
+import { readTexts } from '../readTexts';
+import type { ShippedGroup } from '../starters/templateRows';
 import { relativeDay, type Anchor } from './relativeDay';
 
 interface DemonstrationMember extends MemberData {
   role: 'owner' | 'member';
   password: string;
-}
-
-interface DemonstrationGroup {
-  key: string;
-  name: string;
-  initial: string;
-  tint: string;
-  /** the names of its templates, in their order */
-  templates: string[];
 }
 
 /** As it stands in the file: its words in text form. */
@@ -69,7 +62,7 @@ interface DemonstrationMessage {
 export interface Demonstration {
   records: RecordsFile;
   members: DemonstrationMember[];
-  groups: DemonstrationGroup[];
+  groups: ShippedGroup[];
   signatures: Signature[];
   messages: DemonstrationMessage[];
   templates: Template[];
@@ -96,7 +89,7 @@ export async function readDemonstration(folder: string, now: number): Promise<De
     members: DemonstrationMember[];
     partners: PartnerData[];
     custom_fields: CustomFieldData[];
-    groups: DemonstrationGroup[];
+    groups: ShippedGroup[];
     signatures: WrittenSignature[];
   };
   const zone = house.business.time_zone ?? 'Europe/London';
@@ -167,17 +160,6 @@ async function readFiles(folder: string) {
 
 async function readYaml(folder: string, name: string): Promise<unknown> {
   return parse(await readFile(path.join(folder, name), 'utf8'));
-}
-
-async function readTexts<T>(folder: string, read: (text: string, file: string) => Reading<T>): Promise<T[]> {
-  const names = (await readdir(folder)).filter((name) => name.endsWith('.md')).sort();
-  return Promise.all(
-    names.map(async (name) => {
-      const reading = read(await readFile(path.join(folder, name), 'utf8'), name);
-      if (!reading.value) throw new Error(reading.problems.map(inWords).join('\n'));
-      return reading.value;
-    }),
-  );
 }
 
 /** The same value with every relative day made a date. */

@@ -1,6 +1,6 @@
 import type { RecordsFile } from '../../core/records/recordsFile';
-import type { Rows } from './rows';
-import { stableId } from './stableId';
+import type { Rows } from '../rows';
+import { stableId } from '../stableId';
 
 /** A records file as rows: every key a stable id, every reference the id it stands for. */
 export function recordRows(records: RecordsFile, business_id: string): Rows {

@@ -1,4 +1,5 @@
 import { CHOICES } from '../../core/records/catalogue/choices';
+import type { SetUp } from '../../core/contract/settingUp';
 import type { AddressData, Custom } from '../../core/records/recordsFile';
 import { dates, json, key, maybe, oneOf, or, text, texts, uuid, whole, wholes } from '../column';
 
@@ -26,6 +27,7 @@ export const BUSINESS = {
   idle_days: or(whole(), 14),
   custom: or(json<Custom>(), {}),
   version: or(whole(), 1),
+  set_up: maybe(json<SetUp>()),
 };
 
 export const CUSTOM_FIELD = {

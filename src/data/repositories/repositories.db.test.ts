@@ -1,7 +1,7 @@
 import { QueryTypes } from 'sequelize';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { RecordBook } from '../../core/records/recordBook';
-import { stableId } from '../demonstration/stableId';
+import { stableId } from '../stableId';
 import { NOW, temporaryDatabase, withDemonstration, type TemporaryDatabase } from '../test/temporaryDatabase';
 import { lettersOf } from './letters';
 import { pastLetters } from './pastLetters';

@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest';
-import { stableId } from '../../data/demonstration/stableId';
+import { stableId } from '../../data/stableId';
 import { oneLetter } from '../letters/oneLetter';
 import { post } from '../letters/post';
 import { imke } from '../test/imke';

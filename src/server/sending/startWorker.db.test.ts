@@ -1,6 +1,6 @@
 import PgBoss from 'pg-boss';
 import { afterAll, beforeAll, expect, it, vi } from 'vitest';
-import { stableId } from '../../data/demonstration/stableId';
+import { stableId } from '../../data/stableId';
 import {
   temporaryDatabase,
   withDemonstration,

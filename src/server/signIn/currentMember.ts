@@ -1,7 +1,7 @@
 import { QueryTypes } from 'sequelize';
 import { bookingWords, type BookingWords } from '../../core/records/bookingWords';
 import { connection } from '../connection';
-import { hashToken } from './signIn';
+import { hashToken } from './openSession';
 
 /** Who is signed in, and in which business. */
 export interface CurrentMember {

@@ -1,10 +1,9 @@
-import { createHash, randomBytes, randomUUID } from 'node:crypto';
+import { randomUUID } from 'node:crypto';
 import { QueryTypes } from 'sequelize';
 import { matchesPassword, hashPassword } from '../../data/password';
 import { connection } from '../connection';
+import { hashToken, openSession, type Session } from './openSession';
 
-/** A session lasts thirty days from signing in. */
-const SESSION_DAYS = 30;
 /** Tries are remembered for so long. */
 const WINDOW_MINUTES = 15;
 /** So many tries are free; after them each wants a pause that doubles, up to a minute. */
@@ -13,7 +12,7 @@ const LONGEST_PAUSE = 60;
 /** From one address, whomever they are for: spraying one password over many accounts is limited, too. */
 const MOST_FROM_ADDRESS = 40;
 
-export type SignIn = { token: string; expires: Date } | { refused: 'wrong' | 'too many' | 'busy' };
+export type SignIn = Session | { refused: 'wrong' | 'too many' | 'busy' };
 
 /**
  * Signs a member in by address and password. Every try counts before its password is looked at, so that many at once are
@@ -56,21 +55,7 @@ export async function signIn(email: string, password: string, from = 'unknown'):
   await sequelize.query('delete from sign_in_attempt where subject = $subject and address = $from', {
     bind: { subject, from },
   });
-  const token = randomBytes(32).toString('base64url');
-  const expires = new Date(Date.now() + SESSION_DAYS * 86_400_000);
-  const { business_id, id: member_id } = member;
-  await inBusiness(business_id, () =>
-    models.session.create({
-      business_id,
-      id: randomUUID(),
-      member_id,
-      token_hash: hashToken(token),
-      created_at: new Date(),
-      seen_at: new Date(),
-      expires_at: expires,
-    }),
-  );
-  return { token, expires };
+  return openSession(member.business_id, member.id);
 }
 
 /** Ends a session, whether it is still good or not. A device that signs in anew ends its former one so. */
@@ -79,11 +64,6 @@ export async function signOut(token: string): Promise<void> {
   await acrossBusinesses(() =>
     models.session.update({ revoked_at: new Date() }, { where: { token_hash: hashToken(token) } }),
   );
-}
-
-/** Tokens are kept hashed: what is read from the database signs nobody in. */
-export function hashToken(token: string): string {
-  return createHash('sha256').update(token).digest('hex');
 }
 
 /** Hashing takes a processor for a while: so many at once, and so many waiting, or real sign-ins would wait for all tries. */

@@ -2,7 +2,7 @@ import { QueryTypes } from 'sequelize';
 import { describe, expect, it } from 'vitest';
 import { inNames } from '../../core/template/naming';
 import { printTemplate } from '../../core/template/text/printTemplate';
-import { stableId } from '../../data/demonstration/stableId';
+import { stableId } from '../../data/stableId';
 import { demonstrationDatabase } from '../test/demonstrationDatabase';
 import { imke } from '../test/imke';
 import { arrangeTemplates } from './arrangeTemplates';

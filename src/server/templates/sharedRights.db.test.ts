@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { stableId } from '../../data/demonstration/stableId';
+import { stableId } from '../../data/stableId';
 import { NotAllowed } from '../signIn/rights';
 import { demonstrationDatabase } from '../test/demonstrationDatabase';
 import { imke } from '../test/imke';

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { stableId } from '../../data/demonstration/stableId';
+import { stableId } from '../../data/stableId';
 import { inNames } from '../../core/template/naming';
 import { printTemplate } from '../../core/template/text/printTemplate';
 import { demonstrationDatabase } from '../test/demonstrationDatabase';

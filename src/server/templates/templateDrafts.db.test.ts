@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest';
-import { stableId } from '../../data/demonstration/stableId';
+import { stableId } from '../../data/stableId';
 import { demonstrationDatabase } from '../test/demonstrationDatabase';
 import { imke } from '../test/imke';
 import { factsForWriting } from '../writing/factsForWriting';

@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest';
-import { stableId } from '../../data/demonstration/stableId';
+import { stableId } from '../../data/stableId';
 import { demonstrationDatabase } from '../test/demonstrationDatabase';
 import { templateInPencil } from './templateInPencil';
 import { templatesByGroup } from './templatesByGroup';

@@ -1,4 +1,4 @@
-import { stableId } from '../../data/demonstration/stableId';
+import { stableId } from '../../data/stableId';
 import type { CurrentMember } from '../signIn/currentMember';
 
 /** The owner of the demonstration business, signed in. */

@@ -5,7 +5,7 @@ import { OCCASION_DEFAULTS, occasionId } from '../../core/occasions/occasion';
 import { occasionsOf } from '../../core/occasions/occasionsOf';
 import { templateFor } from '../../core/occasions/templateFor';
 import { WritingDesk } from '../../core/writing/writingDesk';
-import { stableId } from '../../data/demonstration/stableId';
+import { stableId } from '../../data/stableId';
 import { pastLetters } from '../../data/repositories/pastLetters';
 import { recordsOfBusiness } from '../../data/repositories/recordsOfBusiness';
 import { standingVersions, templatesByKey } from '../../data/repositories/templates/templatesOfBusiness';

@@ -3,6 +3,7 @@ import { CREDENTIALS } from '../../../core/contract/session';
 import { signIn, signOut } from '../../../server/signIn/signIn';
 import { answered } from '../answered';
 import { readJson } from '../readJson';
+import { startSession } from '../startSession';
 import { isUnderTls } from '../../ownAddress';
 import { sessionCookie } from '../../session';
 
@@ -24,16 +25,7 @@ export async function POST(request: Request): Promise<Response> {
       const { status, error } = REFUSALS[result.refused];
       return Response.json({ error }, { status });
     }
-    const jar = await cookies();
-    const former = jar.get(sessionCookie())?.value;
-    if (former) await signOut(former);
-    jar.set(sessionCookie(), result.token, {
-      httpOnly: true,
-      sameSite: 'lax',
-      secure: isUnderTls(),
-      path: '/',
-      expires: result.expires,
-    });
+    await startSession(result);
     return Response.json({});
   });
 }

@@ -3,7 +3,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { STARTING_POINTS, type StartingKind } from '../../../core/records/recordKind';
 import { hasWords, searchable, wordsWanted } from '../../../core/searching/finder';
 import { searchWays } from '../../../core/searching/searchWays';
-import { stableId } from '../../demonstration/stableId';
+import { stableId } from '../../stableId';
 import {
   NOW,
   temporaryDatabase,
