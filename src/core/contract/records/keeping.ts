@@ -1,0 +1,15 @@
+import type { Refusal } from '../refusal';
+
+/** What came of keeping a record's facts. @typeParam Facts those that the form writes, with their version */
+export type Keeping<Facts> =
+  | { result: 'kept'; version: number }
+  /** somebody else kept others meanwhile: they come along */
+  | { result: 'overtaken'; now: Facts }
+  | { result: 'gone' }
+  /** a fact cannot be as it was written */
+  | { result: 'wrong'; field: string; error: string };
+
+/** What is answered to it. */
+export type KeptAnswer<Facts> =
+  | Extract<Keeping<Facts>, { result: 'kept' | 'overtaken' }>
+  | (Omit<Refusal, 'result'> & { result?: 'gone' | 'wrong' });

@@ -1,0 +1,53 @@
+import { array, number, object, type InferType } from 'yup';
+import { VERSION } from '../numbers';
+import { day, emailAddress, line, lines, phoneNumber, postalAddress, weekday, webAddress } from './parts';
+
+/** What a business says of itself, with the version that was seen: given to `/api/business/details`. */
+export const OWN_DETAILS = object({
+  version: VERSION,
+  name: line().required('Write what clients call your business.'),
+  legal_name: line(),
+  address: postalAddress(),
+  phone: phoneNumber(),
+  email: emailAddress(),
+  website: webAddress(),
+  payment_details: lines(),
+  /** BCP 47 */
+  locale: line(35)
+    .required('Write how dates and sums are written, as en-GB.')
+    .test('locale', 'There is no such language and country, as en-GB.', (tag) => isLocale(tag)),
+  /** IANA */
+  time_zone: line(60)
+    .required('Choose where your clock is read.')
+    .test('zone', 'There is no such time zone, as Europe/London.', (zone) => isZone(zone)),
+  /** ISO 4217 */
+  currency: line(3)
+    .required('Choose the currency of your sums.')
+    .test('currency', 'There is no such currency, as GBP.', (code) => isCurrency(code)),
+  hour_cycle: number().oneOf([12, 24]).required(),
+  working_days: array(weekday()).required().min(1, 'Choose at least one day.').max(7),
+  holidays: array(day().required()).required().max(200, 'So many holidays nobody has.'),
+  item_label: line(40).required('Write what you call a thing that you work on, as “garden”.'),
+  booking_label: line(40).required('Write what you call a booking, as “visit”.'),
+}).noUnknown();
+export type OwnDetails = InferType<typeof OWN_DETAILS>;
+
+function isLocale(tag: string | undefined): boolean {
+  try {
+    return Intl.NumberFormat.supportedLocalesOf(tag ?? '').length > 0;
+  } catch {
+    return false;
+  }
+}
+
+function isZone(timeZone: string | undefined): boolean {
+  try {
+    return new Intl.DateTimeFormat('en', { timeZone }).resolvedOptions().timeZone !== undefined;
+  } catch {
+    return false;
+  }
+}
+
+function isCurrency(code: string | undefined): boolean {
+  return Intl.supportedValuesOf('currency').includes(code ?? '');
+}

@@ -1,0 +1,70 @@
+import { array, number, object, string } from 'yup';
+import { isAddress } from '../../addressing/addresses';
+import { readDay } from '../../dates/civil';
+
+/** What is typed and left empty is nothing at all. */
+const emptyIsNothing = (value: unknown) => (value === '' || value === null ? undefined : value);
+
+/** Words on one line, where there may be none. */
+export function line(most = 200) {
+  return string()
+    .transform(emptyIsNothing)
+    .trim()
+    .max(most, `That is longer than ${most} characters.`)
+    .test('line', 'This is one line.', (text) => !/[\r\n]/.test(text ?? ''));
+}
+
+/** Words on several lines, where there may be none. */
+export function lines(most = 4_000) {
+  return string()
+    .transform(emptyIsNothing)
+    .max(most, `That is longer than ${most.toLocaleString('en-GB')} characters.`);
+}
+
+export function emailAddress() {
+  return line(254).test(
+    'address',
+    'This is no email address, as ada@house.example.',
+    (text) => !text || isAddress(text),
+  );
+}
+
+/** A number to ring, as it is written; whatever has no digits is none. */
+export function phoneNumber() {
+  return line(60).test('phone', 'This is no telephone number.', (text) => !text || /\d.*\d.*\d/.test(text));
+}
+
+export function webAddress() {
+  return line(2_000).test(
+    'web address',
+    'This is no web address, as https://house.example.',
+    (text) => !text || (URL.canParse(text) && /^https?:$/.test(new URL(text).protocol)),
+  );
+}
+
+/** An ISO date. */
+export function day() {
+  return line(10).test(
+    'day',
+    'This is no date, as 2026-03-31.',
+    (text) => !text || readDay(text) !== undefined,
+  );
+}
+
+/** A postal address in its parts. */
+export function postalAddress() {
+  return object({
+    street: array(line().required('This line is empty.')).max(6, 'A street has at most six lines.'),
+    town: line(),
+    region: line(),
+    postcode: line(20),
+    country: line(100),
+  })
+    .noUnknown()
+    .default(undefined);
+}
+
+/** A day of the week, 1 Monday to 7 Sunday. */
+export function weekday() {
+  return number().integer().min(1).max(7).required();
+}

@@ -1,0 +1,145 @@
+'use client';
+
+import { yupResolver } from '@hookform/resolvers/yup';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { useForm, type DefaultValues, type FieldValues, type UseFormReturn } from 'react-hook-form';
+import type { ObjectSchema } from 'yup';
+import { bothChanged } from '../../core/contract/records/bothChanged';
+import type { KeptAnswer } from '../../core/contract/records/keeping';
+import { askServer } from '../writing/askServer';
+import { signInAgain } from '../writing/useWriting';
+import { dropHere, keepHere, keptHere } from './keptHere';
+
+interface Options<Facts> {
+  /** where what is typed lies on this device until it is kept: whose, and of which record */
+  place: string;
+  schema: ObjectSchema<Facts & FieldValues>;
+  /** as the server has them */
+  facts: Facts;
+  /** as the form's controls show them */
+  shown: (facts: Facts) => FieldValues;
+  /** where they are given to */
+  path: string;
+  method?: 'POST' | 'PUT';
+  onKept?: (kept: Facts) => void;
+}
+
+/** What a form that keeps a record's facts knows beside their values. */
+export interface KeptForm {
+  form: UseFormReturn<FieldValues>;
+  keep: () => void;
+  busy: boolean;
+  /** something stands in it that is not kept */
+  changed: boolean;
+  /** it was typed before, and not kept */
+  found: boolean;
+  /** what came of keeping it, in words */
+  said: { words: string; trouble?: boolean } | undefined;
+  /** what somebody else wrote meanwhile where this form says otherwise, by the fact's name */
+  disputed: Readonly<Record<string, unknown>>;
+  /** goes on with what the other wrote */
+  takeTheirs: (name: string) => void;
+  /** what is typed goes, what is kept stands */
+  throwAway: () => void;
+}
+
+/** A form of a record's facts: what is typed stays on the device until it is kept, and a later writer is told. */
+export function useKeptForm<Facts extends { version: number }>({
+  place,
+  schema,
+  facts,
+  shown,
+  path,
+  method = 'PUT',
+  onKept,
+}: Options<Facts>): KeptForm {
+  /** the facts that what is typed was begun from */
+  const [base, setBase] = useState(facts);
+  const [found, setFound] = useState(false);
+  const [said, setSaid] = useState<KeptForm['said']>();
+  const [disputed, setDisputed] = useState<Record<string, unknown>>({});
+  const first = useRef(shown(facts)).current as DefaultValues<FieldValues>;
+  const form = useForm<FieldValues>({
+    // The schema's own type says what it gives.
+    resolver: useMemo(() => yupResolver(schema as never), [schema]) as never,
+    mode: 'onTouched',
+    defaultValues: first,
+  });
+  const { isDirty, isSubmitting } = form.formState;
+
+  useEffect(() => {
+    const kept = keptHere(place) as { base: Facts; values: FieldValues } | undefined;
+    if (!kept) return;
+    setBase(kept.base);
+    setFound(true);
+    form.reset(kept.values, { keepDefaultValues: true });
+  }, [place, form]);
+  useEffect(() => {
+    const { unsubscribe } = form.watch((values) => {
+      setSaid(undefined);
+      keepHere(place, { base, values });
+    });
+    return unsubscribe;
+  }, [form, place, base]);
+
+  const settle = (next: Facts) => {
+    dropHere(place);
+    setBase(next);
+    setFound(false);
+    setDisputed({});
+    form.reset(shown(next));
+  };
+
+  const keep = form.handleSubmit(async (values) => {
+    const sent = { ...(values as Facts), version: base.version };
+    const answer = await askServer<KeptAnswer<Facts>>(path, sent, method);
+    if ('offline' in answer)
+      return setSaid({ words: 'There is no connection. What you wrote is still here.', trouble: true });
+    const { body } = answer;
+    switch (body.result) {
+      case 'kept': {
+        const next = { ...sent, version: body.version };
+        settle(next);
+        setSaid({ words: 'Kept.' });
+        return onKept?.(next);
+      }
+      case 'overtaken': {
+        const { version: _, ...theirs } = body.now;
+        const { version: _mine, ...mine } = sent;
+        const both = bothChanged(base, theirs, mine);
+        setBase(body.now);
+        setDisputed(Object.fromEntries(both.disputed.map((name) => [name, theirs[name as never]])));
+        form.reset(shown({ ...both.merged, version: body.now.version } as unknown as Facts), {
+          keepDefaultValues: true,
+        });
+        return setSaid({
+          words: both.disputed.length
+            ? 'Somebody has changed this since you opened it. Where you both wrote something, both are shown: choose, and keep it again.'
+            : 'Somebody has changed other facts of it since you opened it. They are taken over: look, and keep it again.',
+          trouble: true,
+        });
+      }
+      default: {
+        if (body.signedOut) return signInAgain();
+        if (body.field) form.setError(body.field, { message: body.error }, { shouldFocus: true });
+        else setSaid({ words: body.error, trouble: true });
+      }
+    }
+  });
+
+  return {
+    form,
+    keep: () => void keep(),
+    busy: isSubmitting,
+    changed: isDirty || found,
+    found,
+    said,
+    disputed,
+    takeTheirs: (name) => {
+      const theirs = shown({ ...base, [name]: disputed[name] })[name] as unknown;
+      form.setValue(name, theirs, { shouldDirty: true });
+      setDisputed(({ [name]: _, ...others }) => others);
+    },
+    throwAway: () => settle(base),
+  };
+}
