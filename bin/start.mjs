@@ -1,5 +1,5 @@
 #!/usr/bin/env node
-// npm start: sets up what is missing, starts everything, and stops it again on Ctrl-C.
+// npm start: sets up what is missing, starts everything, and stops it again on Ctrl-C. npm start -- --empty: without the demonstration.
 import path from 'node:path';
 import { prepareDatabase, startApplication } from './setup/application.mjs';
 import { ensureBuild } from './setup/build.mjs';
@@ -11,6 +11,7 @@ import { Processes } from './setup/processes.mjs';
 import { saying, Sentence } from './setup/sentence.mjs';
 import { environmentFor, isLoopback, readSettings } from './setup/settings.mjs';
 
+if (process.argv.includes('--empty')) process.env.FAIRQUILL_DEMONSTRATION = 'no';
 await saying(() => main({ dev: process.argv.includes('--dev') }));
 
 async function main({ dev }) {

@@ -1,6 +1,10 @@
 import type { Metadata } from 'next';
+import { headers } from 'next/headers';
 import { redirect } from 'next/navigation';
+import { COUNTRIES } from '../../core/records/countryDefaults';
 import { demonstrationMembers } from '../../server/signIn/demonstrationMembers';
+import { isNobodyHere } from '../../server/settingUp/makeBusiness';
+import { BeginForm } from '../../ui/settingUp/BeginForm';
 import { SignInForm } from '../../ui/signIn/SignInForm';
 import { signedIn } from '../session';
 
@@ -16,7 +20,11 @@ export default async function SignInPage({
   if (await signedIn()) redirect(target);
   return (
     <main className="sign-in">
-      <SignInForm to={target} demonstration={await demonstrationMembers()} />
+      {(await isNobodyHere()) ? (
+        <BeginForm countries={countries()} country={await likelyCountry()} />
+      ) : (
+        <SignInForm to={target} demonstration={await demonstrationMembers()} />
+      )}
     </main>
   );
 }
@@ -27,4 +35,19 @@ function ownPath(to: string | string[] | undefined): string {
   if (typeof to !== 'string' || !URL.canParse(to, here)) return '/';
   const { origin, pathname, search, hash } = new URL(to, here);
   return origin === here && !pathname.startsWith('//') ? pathname + search + hash : '/';
+}
+
+/** All countries by their English names. */
+function countries(): (readonly [code: string, name: string])[] {
+  const names = new Intl.DisplayNames('en-GB', { type: 'region' });
+  return COUNTRIES.map((code) => [code, names.of(code) ?? code] as const).sort(([, a], [, b]) =>
+    a.localeCompare(b, 'en-GB'),
+  );
+}
+
+/** The country that a browser says its user is in, by the languages they read (RFC 9110, 12.5.4). */
+async function likelyCountry(): Promise<string> {
+  const accepted = (await headers()).get('accept-language')?.slice(0, 500) ?? '';
+  const regions = [...accepted.matchAll(/\b[a-z]{2,3}-([A-Z]{2})\b/g)].map(([, region]) => region!);
+  return regions.find((region) => COUNTRIES.includes(region)) ?? 'GB';
 }

@@ -1,5 +1,6 @@
 import type { Metadata } from 'next';
 import { needsSomebody } from '../../server/sending/needsSomebody';
+import { settingUp } from '../../server/settingUp/setUp';
 import { settingsOf } from '../../server/settings';
 import { today } from '../../server/today/today';
 import { TodayPage } from '../../ui/today/TodayPage';
@@ -9,10 +10,19 @@ export const metadata: Metadata = { title: 'Today' };
 
 export default async function Today() {
   const member = await requireMember();
-  const [shown, needs, settings] = await Promise.all([
+  const [shown, needs, settings, setUp] = await Promise.all([
     today(member),
     needsSomebody(member),
     settingsOf(member),
+    settingUp(member),
   ]);
-  return <TodayPage today={shown} needs={needs} me={member.key} settings={settings} />;
+  return (
+    <TodayPage
+      today={shown}
+      needs={needs}
+      me={member.key}
+      settings={settings}
+      {...(setUp ? { setUp } : {})}
+    />
+  );
 }

@@ -40,6 +40,10 @@ export type SetUp = Partial<Record<SetUpStep, 'done' | 'skipped'>>;
 
 /** A step that was gone through or put off, or all of them left: given to `/api/business/set-up`. */
 export const STEP = object({
-  step: string().oneOf([...SET_UP_STEPS, 'all'] as const).required(),
-  as: string().oneOf(['done', 'skipped'] as const).required(),
+  step: string()
+    .oneOf([...SET_UP_STEPS, 'all'] as const)
+    .required(),
+  as: string()
+    .oneOf(['done', 'skipped'] as const)
+    .required(),
 }).noUnknown();

@@ -9,7 +9,11 @@ it('a country’s likely language, zone, currency, week and hours', () => {
     hour_cycle: 24,
     working_days: [1, 2, 3, 4, 5],
   });
-  expect(countryDefaults('DE')).toMatchObject({ locale: 'de-DE', time_zone: 'Europe/Berlin', currency: 'EUR' });
+  expect(countryDefaults('DE')).toMatchObject({
+    locale: 'de-DE',
+    time_zone: 'Europe/Berlin',
+    currency: 'EUR',
+  });
   expect(countryDefaults('US')).toMatchObject({ locale: 'en-US', currency: 'USD', hour_cycle: 12 });
   expect(countryDefaults('EG').working_days).toEqual([1, 2, 3, 4, 7]);
 });

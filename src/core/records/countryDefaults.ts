@@ -32,8 +32,7 @@ export function countryDefaults(country: string, { languages = [], timeZone }: H
   return {
     locale: own.toString(),
     time_zone,
-    currency:
-      (countryToCurrency as Readonly<Record<string, string>>)[country] ?? SCHEMA_DEFAULTS.currency,
+    currency: (countryToCurrency as Readonly<Record<string, string>>)[country] ?? SCHEMA_DEFAULTS.currency,
     hour_cycle: hour12 ? 12 : 24,
     working_days: [1, 2, 3, 4, 5, 6, 7].filter((day) => !weekend.includes(day)),
   };

@@ -31,6 +31,9 @@ describe('the starters', () => {
   it('have one that is first for each act they belong to', () => {
     const acts = templates.flatMap(({ head }) => (head.action ? [head.action] : []));
     for (const act of ACTS.filter((one) => acts.some((action) => action.act === one)))
-      expect(acts.filter((action) => action.act === act && action.first), act).toHaveLength(1);
+      expect(
+        acts.filter((action) => action.act === act && action.first),
+        act,
+      ).toHaveLength(1);
   });
 });

@@ -21,7 +21,7 @@ export type SignIn = Session | { refused: 'wrong' | 'too many' | 'busy' };
  * @param from where the try comes from
  */
 export async function signIn(email: string, password: string, from = 'unknown'): Promise<SignIn> {
-  const { sequelize, models, inTransaction, inBusiness, acrossBusinesses } = connection();
+  const { sequelize, inTransaction, acrossBusinesses } = connection();
   const subject = email.trim().toLowerCase();
   const before = await inTransaction(async () => {
     // One after another for one person from one place: of many at once each sees those before it.

@@ -24,7 +24,7 @@ export function Labelled({ name, label, help, children }: Props) {
   const { formState } = useFormContext();
   const id = useId();
   const problem = (get(formState.errors, name) as { message?: string } | undefined)?.message;
-  const described = [...(help ? [`${id}-help`] : []), ...(problem ? [`${id}-problem`] : [])].join(' ');
+  const described = problem ? `${id}-problem` : help ? `${id}-help` : undefined;
   return (
     <div className="form-field">
       <label htmlFor={id} className="form-label">
@@ -33,7 +33,7 @@ export function Labelled({ name, label, help, children }: Props) {
       {children({
         id,
         isInvalid: problem !== undefined,
-        ...(described ? { 'aria-describedby': described } : {}),
+        ...(described === undefined ? {} : { 'aria-describedby': described }),
       })}
       <Beneath id={id} name={name} help={help} problem={problem} />
     </div>
@@ -70,7 +70,7 @@ function Beneath({ id, name, help, problem }: BeneathProps) {
   const { disputed, takeTheirs } = use(Disputed);
   return (
     <>
-      {help && (
+      {help && !problem && (
         <p id={`${id}-help`} className="field-help">
           {help}
         </p>

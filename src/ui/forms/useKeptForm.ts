@@ -3,7 +3,6 @@
 import { yupResolver } from '@hookform/resolvers/yup';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { useForm, type DefaultValues, type FieldValues, type UseFormReturn } from 'react-hook-form';
-import type { ObjectSchema } from 'yup';
 import { bothChanged } from '../../core/contract/records/bothChanged';
 import type { KeptAnswer } from '../../core/contract/records/keeping';
 import { askServer } from '../writing/askServer';
@@ -13,7 +12,7 @@ import { dropHere, keepHere, keptHere } from './keptHere';
 interface Options<Facts> {
   /** where what is typed lies on this device until it is kept: whose, and of which record */
   place: string;
-  schema: ObjectSchema<Facts & FieldValues>;
+  schema: Parameters<typeof yupResolver>[0];
   /** as the server has them */
   facts: Facts;
   /** as the form's controls show them */
@@ -55,13 +54,16 @@ export function useKeptForm<Facts extends { version: number }>({
 }: Options<Facts>): KeptForm {
   /** the facts that what is typed was begun from */
   const [base, setBase] = useState(facts);
+  const { version } = base;
   const [found, setFound] = useState(false);
   const [said, setSaid] = useState<KeptForm['said']>();
   const [disputed, setDisputed] = useState<Record<string, unknown>>({});
   const first = useRef(shown(facts)).current as DefaultValues<FieldValues>;
   const form = useForm<FieldValues>({
-    // The schema's own type says what it gives.
-    resolver: useMemo(() => yupResolver(schema as never), [schema]) as never,
+    resolver: useMemo(() => {
+      const judge = yupResolver(schema);
+      return (values, ...rest) => judge({ ...values, version }, ...rest);
+    }, [schema, version]),
     mode: 'onTouched',
     defaultValues: first,
   });
@@ -75,7 +77,9 @@ export function useKeptForm<Facts extends { version: number }>({
     form.reset(kept.values, { keepDefaultValues: true });
   }, [place, form]);
   useEffect(() => {
-    const { unsubscribe } = form.watch((values) => {
+    const { unsubscribe } = form.watch((values, { name }) => {
+      // What was put there, not typed, is kept already.
+      if (name === undefined) return;
       setSaid(undefined);
       keepHere(place, { base, values });
     });
@@ -90,42 +94,45 @@ export function useKeptForm<Facts extends { version: number }>({
     form.reset(shown(next));
   };
 
-  const keep = form.handleSubmit(async (values) => {
-    const sent = { ...(values as Facts), version: base.version };
-    const answer = await askServer<KeptAnswer<Facts>>(path, sent, method);
-    if ('offline' in answer)
-      return setSaid({ words: 'There is no connection. What you wrote is still here.', trouble: true });
-    const { body } = answer;
-    switch (body.result) {
-      case 'kept': {
-        const next = { ...sent, version: body.version };
-        settle(next);
-        setSaid({ words: 'Kept.' });
-        return onKept?.(next);
+  const keep = form.handleSubmit(
+    async (values) => {
+      const sent = { ...(values as Facts), version };
+      const answer = await askServer<KeptAnswer<Facts>>(path, sent, method);
+      if ('offline' in answer)
+        return setSaid({ words: 'There is no connection. What you wrote is still here.', trouble: true });
+      const { body } = answer;
+      switch (body.result) {
+        case 'kept': {
+          const next = { ...sent, version: body.version };
+          settle(next);
+          setSaid({ words: 'Kept.' });
+          return onKept?.(next);
+        }
+        case 'overtaken': {
+          const { version: _, ...theirs } = body.now;
+          const { version: _mine, ...mine } = sent;
+          const both = bothChanged(base, theirs, mine);
+          setBase(body.now);
+          setDisputed(Object.fromEntries(both.disputed.map((name) => [name, theirs[name as never]])));
+          form.reset(shown({ ...both.merged, version: body.now.version } as unknown as Facts), {
+            keepDefaultValues: true,
+          });
+          return setSaid({
+            words: both.disputed.length
+              ? 'Somebody has changed this since you opened it. Where you both wrote something, both are shown: choose, and keep it again.'
+              : 'Somebody has changed other facts of it since you opened it. They are taken over: look, and keep it again.',
+            trouble: true,
+          });
+        }
+        default: {
+          if (body.signedOut) return signInAgain();
+          if (body.field) form.setError(body.field, { message: body.error }, { shouldFocus: true });
+          else setSaid({ words: body.error, trouble: true });
+        }
       }
-      case 'overtaken': {
-        const { version: _, ...theirs } = body.now;
-        const { version: _mine, ...mine } = sent;
-        const both = bothChanged(base, theirs, mine);
-        setBase(body.now);
-        setDisputed(Object.fromEntries(both.disputed.map((name) => [name, theirs[name as never]])));
-        form.reset(shown({ ...both.merged, version: body.now.version } as unknown as Facts), {
-          keepDefaultValues: true,
-        });
-        return setSaid({
-          words: both.disputed.length
-            ? 'Somebody has changed this since you opened it. Where you both wrote something, both are shown: choose, and keep it again.'
-            : 'Somebody has changed other facts of it since you opened it. They are taken over: look, and keep it again.',
-          trouble: true,
-        });
-      }
-      default: {
-        if (body.signedOut) return signInAgain();
-        if (body.field) form.setError(body.field, { message: body.error }, { shouldFocus: true });
-        else setSaid({ words: body.error, trouble: true });
-      }
-    }
-  });
+    },
+    () => setSaid({ words: 'It is not kept yet: something in it is marked.', trouble: true }),
+  );
 
   return {
     form,
@@ -140,6 +147,6 @@ export function useKeptForm<Facts extends { version: number }>({
       form.setValue(name, theirs, { shouldDirty: true });
       setDisputed(({ [name]: _, ...others }) => others);
     },
-    throwAway: () => settle(base),
+    throwAway: () => settle(facts.version > version ? facts : base),
   };
 }

@@ -24,7 +24,9 @@ export function Shell({ member, children }: Props) {
         </Link>
         <Places />
         <div className="who">
-          <span>{member.full_name}</span>
+          <Link href="/settings" prefetch={false} className="who-link">
+            {member.full_name}
+          </Link>
           <span>{member.business_name}</span>
           <Keys />
           <SignOutButton />

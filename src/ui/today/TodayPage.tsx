@@ -1,8 +1,10 @@
 import Link from 'next/link';
 import type { NeedsSomebody as Needs } from '../../core/contract/letters';
 import type { Settings } from '../../core/contract/settings';
+import type { SetUp } from '../../core/contract/settingUp';
 import type { Today } from '../../core/contract/today';
 import { capital } from '../../core/describe/capital';
+import { SetUpNote } from '../settingUp/SetUpNote';
 import { NumberSetting } from '../shell/NumberSetting';
 import { NeedsSomebody } from '../post/NeedsSomebody';
 import { OccasionCard } from './OccasionCard';
@@ -13,6 +15,8 @@ interface Props {
   /** the member's own key */
   me: string;
   settings: Required<Settings>;
+  /** how far setting up is, until it is over */
+  setUp?: SetUp;
 }
 
 const SETTINGS = [
@@ -35,6 +39,7 @@ export function TodayPage({
   needs,
   me,
   settings,
+  setUp,
 }: Props) {
   const count = cards.length + more;
   const needing = needs.letters.length;
@@ -59,6 +64,7 @@ export function TodayPage({
           today
         </p>
       </header>
+      {setUp && <SetUpNote setUp={setUp} />}
       <NeedsSomebody needs={needs} me={me} />
       <aside className="today-visits" aria-labelledby="visits-title">
         <h2 id="visits-title">{heading}</h2>

@@ -51,17 +51,32 @@ export function day() {
   );
 }
 
-/** A postal address in its parts. */
+/** A postal address in its parts; one without any is none. Its street is typed as lines of one text. */
 export function postalAddress() {
   return object({
-    street: array(line().required('This line is empty.')).max(6, 'A street has at most six lines.'),
+    street: array(line().required('This line is empty.'))
+      .transform((value: unknown, typed: unknown) =>
+        typeof typed === 'string'
+          ? typed
+              .split('\n')
+              .map((one) => one.trim())
+              .filter(Boolean)
+          : value,
+      )
+      .max(6, 'A street has at most six lines.'),
     town: line(),
     region: line(),
     postcode: line(20),
     country: line(100),
   })
     .noUnknown()
-    .default(undefined);
+    .default(undefined)
+    .transform((value: Record<string, unknown> | undefined) => {
+      const parts = Object.entries(value ?? {}).filter(
+        ([, part]) => part !== undefined && part !== '' && !(Array.isArray(part) && part.length === 0),
+      );
+      return parts.length > 0 ? Object.fromEntries(parts) : undefined;
+    });
 }
 
 /** A day of the week, 1 Monday to 7 Sunday. */

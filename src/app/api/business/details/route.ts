@@ -1,7 +1,7 @@
 import { OWN_DETAILS } from '../../../../core/contract/records/ownDetails';
 import { keepOwnDetails } from '../../../../server/settings/ownDetails';
 import { asMember } from '../../asMember';
-import { keptStatus } from '../../keptStatus';
+import { kept } from '../../kept';
 import { readJson } from '../../readJson';
 
 /** Keeps what the business says of itself. */
@@ -11,7 +11,6 @@ export async function PUT(request: Request): Promise<Response> {
       abortEarly: false,
       strict: true,
     });
-    const kept = await keepOwnDetails(member, details);
-    return Response.json(kept, { status: keptStatus(kept) });
+    return kept(await keepOwnDetails(member, details));
   });
 }

@@ -1,0 +1,42 @@
+'use client';
+
+import Link from 'next/link';
+import { useState } from 'react';
+import { JotClients } from '../clients/JotClients';
+import { StepFoot } from './StepFoot';
+
+interface Props {
+  /** those that are there */
+  clients: readonly { key: string; name: string }[];
+  /** there are more */
+  more: boolean;
+}
+
+/** The first clients, jotted down. */
+export function ClientsStep({ clients, more }: Props) {
+  const [made, setMade] = useState<readonly { key: string; name: string }[]>([]);
+  const all = [...clients, ...made];
+  return (
+    <>
+      <section className="form-part" aria-label="Clients">
+        <JotClients onMade={(more) => setMade((before) => [...before, ...more.made])} />
+        {all.length > 0 && (
+          <>
+            <h2>There {all.length === 1 ? 'is' : 'are'}</h2>
+            <ul className="record-links">
+              {all.map(({ key, name }) => (
+                <li key={key}>
+                  <Link href={`/clients/${encodeURIComponent(key)}`} prefetch={false}>
+                    {name}
+                  </Link>
+                </li>
+              ))}
+              {more && <li>and more</li>}
+            </ul>
+          </>
+        )}
+      </section>
+      <StepFoot step="clients" />
+    </>
+  );
+}

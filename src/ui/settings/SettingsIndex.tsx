@@ -1,0 +1,41 @@
+'use client';
+
+import Link from 'next/link';
+import { usePathname } from 'next/navigation';
+import { Opening } from '../shell/Opening';
+
+/** What is settled, and where. */
+const PAGES = [
+  ['/settings/details', 'Own details', 'name, address, how to pay, when you work'],
+  ['/settings/you', 'You', 'your name, title and numbers'],
+  ['/templates/signatures', 'Signatures', 'what stands under your letters'],
+  ['/templates/letterhead', 'Letterhead', 'what stands around them'],
+  ['/templates/arrange', 'Groups', 'how templates are sorted'],
+  ['/templates/rights', 'Rights', 'who may change what everyone writes with'],
+] as const;
+
+/** The places where things are settled once. */
+export function SettingsIndex() {
+  const here = usePathname();
+  return (
+    <section className={`index ${here === '/settings' ? '' : 'index-behind'}`} aria-labelledby="index-title">
+      <h1 id="index-title">Settings</h1>
+      <ul className="settings-index">
+        {PAGES.map(([href, name, what]) => (
+          <li key={href}>
+            <Link
+              href={href}
+              prefetch={false}
+              className="entry"
+              aria-current={here === href ? 'page' : undefined}
+            >
+              <span className="entry-name">{name}</span>
+              <span className="entry-note">{what}</span>
+              <Opening />
+            </Link>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
