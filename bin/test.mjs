@@ -87,25 +87,14 @@ async function vitest(databaseUrl) {
   count('unit and database tests', result?.numPassedTests, result?.numFailedTests, { code, output, began });
 }
 
-async function endToEnd({ url: databaseUrl, ownerUrl }) {
+async function endToEnd(postgres) {
   const chromium = await ensureChromium();
-  const [port, smtp, http] = [await freePort(), await freePort(), await freePort()];
-  const settings = {
-    dataDir: DATA_DIR,
-    port,
-    host: '127.0.0.1',
-    mailboxSmtpPort: smtp,
-    mailboxPort: http,
-    now: NOW,
-  };
-  const environment = { ...environmentFor(settings, databaseUrl), NEXT_DIST_DIR: '.test/next' };
-  await prepareDatabase(environment, '--demonstration', ownerUrl);
-  await ensureBuild('.test/next', environment);
-  const processes = new Processes(path.join(DATA_DIR, 'logs'), (name, code) =>
-    console.error(`The ${name} process ended (${code}).`),
-  );
-  cleanUps.push(() => processes.stop());
-  await startApplication({ processes, environment });
+  const { environment, mailbox } = await startFor(postgres, DATA_DIR, 'yes');
+  // A second one, where nobody has made a business yet.
+  const emptyDir = path.join(DATA_DIR, 'empty');
+  const nobodys = await startPostgres(emptyDir);
+  cleanUps.push(nobodys.stop);
+  const empty = await startFor(nobodys, emptyDir, 'no');
   const report = path.join(DATA_DIR, 'e2e.json');
   await rm(report, { force: true });
   const began = Date.now();
@@ -118,8 +107,11 @@ async function endToEnd({ url: databaseUrl, ownerUrl }) {
         ...environment,
         NODE_ENV: 'test',
         CHROMIUM: chromium,
-        BASE_URL: `http://127.0.0.1:${port}`,
-        MAILBOX_URL: `http://127.0.0.1:${http}`,
+        BASE_URL: `http://127.0.0.1:${environment.PORT}`,
+        MAILBOX_URL: mailbox,
+        EMPTY_URL: `http://127.0.0.1:${empty.environment.PORT}`,
+        EMPTY_MAILBOX_URL: empty.mailbox,
+        EMPTY_DATABASE_URL: nobodys.ownerUrl,
         PLAYWRIGHT_JSON_OUTPUT_NAME: report,
       },
     },
@@ -134,6 +126,36 @@ async function endToEnd({ url: databaseUrl, ownerUrl }) {
     output,
     began,
   });
+}
+
+/** Starts an application of its own over a database, with or without the demonstration. */
+async function startFor({ url, ownerUrl }, dataDir, demonstration) {
+  const [port, smtp, http] = [await freePort(), await freePort(), await freePort()];
+  const settings = {
+    dataDir,
+    port,
+    host: '127.0.0.1',
+    mailboxSmtpPort: smtp,
+    mailboxPort: http,
+    now: NOW,
+  };
+  const environment = {
+    ...environmentFor(settings, url),
+    NEXT_DIST_DIR: '.test/next',
+    FAIRQUILL_DEMONSTRATION: demonstration,
+  };
+  await prepareDatabase(
+    environment,
+    demonstration === 'yes' ? '--demonstration' : '--no-demonstration',
+    ownerUrl,
+  );
+  await ensureBuild('.test/next', environment);
+  const processes = new Processes(path.join(dataDir, 'logs'), (name, code) =>
+    console.error(`The ${name} process ended (${code}).`),
+  );
+  cleanUps.push(() => processes.stop());
+  await startApplication({ processes, environment });
+  return { environment, mailbox: `http://127.0.0.1:${http}` };
 }
 
 /** Adds a runner's counts; a runner that failed without saying why, or ran nothing, has failed. */

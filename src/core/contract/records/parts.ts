@@ -2,8 +2,10 @@ import { array, number, object, string } from 'yup';
 import { isAddress } from '../../addressing/addresses';
 import { readDay } from '../../dates/civil';
 
-/** What is typed and left empty is nothing at all. */
+/** What is typed and left empty is nothing at all; it is not sent. */
 const emptyIsNothing = (value: unknown) => (value === '' || value === null ? undefined : value);
+const isSaid = (text: string | undefined) => text !== '';
+const SAID = 'What is empty is left out.';
 
 /** Words on one line, where there may be none. */
 export function line(most = 200) {
@@ -11,6 +13,7 @@ export function line(most = 200) {
     .transform(emptyIsNothing)
     .trim()
     .max(most, `That is longer than ${most} characters.`)
+    .test('said', SAID, isSaid)
     .test('line', 'This is one line.', (text) => !/[\r\n]/.test(text ?? ''));
 }
 
@@ -18,7 +21,8 @@ export function line(most = 200) {
 export function lines(most = 4_000) {
   return string()
     .transform(emptyIsNothing)
-    .max(most, `That is longer than ${most.toLocaleString('en-GB')} characters.`);
+    .max(most, `That is longer than ${most.toLocaleString('en-GB')} characters.`)
+    .test('said', SAID, isSaid);
 }
 
 export function emailAddress() {
