@@ -34,6 +34,7 @@ export function everyRoute(): Route[] {
 
 /** What stands for a part of a path in the demonstration; every part of every route has one. */
 const PARTS: Readonly<Record<string, Readonly<Record<string, string>>>> = {
+  '/api/clients/[key]': { key: 'no-such-client' },
   '/api/files/[name]': { name: 'no-such-file.pdf' },
   '/api/invoices/[key]/payments': { key: 'LPC-1048' },
   '/api/letters/[id]/files/[position]': { position: '1' },
@@ -54,6 +55,7 @@ const PARTS: Readonly<Record<string, Readonly<Record<string, string>>>> = {
   '/api/templates/[key]/versions': { key: 'first-reminder' },
   '/api/templates/[key]/versions/[version]': { key: 'first-reminder', version: '1' },
   '/clients/[key]': { key: 'hartigan' },
+  '/clients/[key]/change': { key: 'hartigan' },
   '/templates/passages/[key]': { key: 'how-to-pay' },
   '/templates/signatures/[key]': { key: 'house' },
   '/templates/letterhead/[part]': { part: 'foot' },
@@ -72,6 +74,20 @@ const ASKED: Readonly<Record<string, string>> = {
   '/api/templates': '?find=invoice',
   '/api/writing': '?from=invoice:LPC-1048',
   '/write': '?from=invoice:LPC-1048',
+};
+
+/** A client of no sort there is, and without an address: whatever one of them is changed to, nobody is written down. */
+const NOBODY = {
+  version: 999_999,
+  kind: 'none of ours',
+  name: 'Nobody',
+  email: 'no address',
+  address: { street: ['1 Quay'] },
+  tags: ['regular'],
+  since: '2026-11-25',
+  responsible: 'imke',
+  contacts: [{ given_name: 'Ada', uses: ['main'] }],
+  items: [{ name: 'garden' }],
 };
 
 /** What each handler is sent by our own pages, with a version that is never the present one: nothing is changed. */
@@ -131,6 +147,8 @@ export const BODIES: Readonly<Record<string, object>> = {
   },
   'PUT /api/business/set-up': { step: 'trial', as: 'skipped' },
   'POST /api/clients': { clients: [{ name: 'Nobody', kind: 'none of ours', email: 'no address' }] },
+  'POST /api/clients/new': NOBODY,
+  'PUT /api/clients/[key]': NOBODY,
   'PUT /api/members/[key]/details': { version: 999_999, full_name: 'Nobody', email: 'no address' },
   'POST /api/groups': { name: '', initial: 'X', tint: 'none of ours' },
   'PUT /api/groups': { order: ['no-such-group'] },

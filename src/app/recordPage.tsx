@@ -33,7 +33,14 @@ export async function RecordRoute({
   const letters = await showLetters(member, found.letters);
   const key = keyFrom(segment);
   return (
-    <RecordPaper from={`${kind}:${key}`} back={back} view={found.view} words={member.words} letters={letters}>
+    <RecordPaper
+      from={`${kind}:${key}`}
+      back={back}
+      view={found.view}
+      words={member.words}
+      letters={letters}
+      {...(kind === 'client' ? { change: `/clients/${encodeURIComponent(key)}/change` } : {})}
+    >
       {kind === 'invoice' && (
         <PaymentForm invoice={key} {...(found.payable ? { payable: found.payable } : {})} />
       )}

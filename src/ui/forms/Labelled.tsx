@@ -5,7 +5,7 @@ import { get, useFormContext } from 'react-hook-form';
 import { Disputed } from './disputed';
 
 /** What a control is tied to its label and its words with. */
-export interface Described {
+interface Described {
   id: string;
   isInvalid: boolean;
   'aria-describedby'?: string;
@@ -52,7 +52,7 @@ export function LabelledGroup({
   const error = get(formState.errors, name) as { message?: string; root?: { message?: string } } | undefined;
   return (
     <fieldset className="form-field" aria-describedby={`${id}-problem`}>
-      <legend className="form-label">{label}</legend>
+      {label && <legend className="form-label">{label}</legend>}
       {children}
       <Beneath id={id} name={name} help={help} problem={error?.message ?? error?.root?.message} />
     </fieldset>

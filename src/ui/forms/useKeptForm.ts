@@ -20,7 +20,8 @@ interface Options<Facts> {
   /** where they are given to */
   path: string;
   method?: 'POST' | 'PUT';
-  onKept?: (kept: Facts) => void;
+  /** @param key of a record that was new */
+  onKept?: (kept: Facts, key?: string) => void;
 }
 
 /** What a form that keeps a record's facts knows beside their values. */
@@ -106,7 +107,7 @@ export function useKeptForm<Facts extends { version: number }>({
           const next = { ...sent, version: body.version };
           settle(next);
           setSaid({ words: 'Kept.' });
-          return onKept?.(next);
+          return onKept?.(next, body.key);
         }
         case 'overtaken': {
           const { version: _, ...theirs } = body.now;

@@ -22,6 +22,8 @@ interface Props {
   title: string;
   /** above the search: the kinds of the place */
   kinds?: ReactNode;
+  /** what can be made here */
+  keys?: readonly { href: string; words: string }[];
   /** the beginning of the list */
   first: ListPage;
   /** where the server gives what follows (`?after=`), and what has some words (`?find=`) */
@@ -41,7 +43,7 @@ const HEADING = 34;
 const AHEAD = 40;
 
 /** A place's list, however long: it scrolls on by itself, and the rows in view are drawn. */
-export function RecordIndex({ title, kinds, first, source, path, find, empty }: Props) {
+export function RecordIndex({ title, kinds, keys = [], first, source, path, find, empty }: Props) {
   const here = decodeURIComponent(usePathname());
   const router = useRouter();
   const [wanted, setWanted] = useState('');
@@ -101,6 +103,15 @@ export function RecordIndex({ title, kinds, first, source, path, find, empty }: 
     >
       <h1 id="index-title">{title}</h1>
       {kinds}
+      {keys.length > 0 && (
+        <p className="index-keys">
+          {keys.map(({ href, words }) => (
+            <Link key={href} href={href} prefetch={false} aria-current={here === href ? 'page' : undefined}>
+              {words}
+            </Link>
+          ))}
+        </p>
+      )}
       <SearchField
         label={find}
         value={wanted}

@@ -15,6 +15,8 @@ interface Props {
   view: RecordView;
   words: BookingWords;
   letters: ShownLetter[];
+  /** where its facts are changed, where they can be */
+  change?: string;
   /** what can be done about the record besides writing */
   children?: ReactNode;
 }
@@ -27,7 +29,7 @@ const headings = ({ bookings }: BookingWords) => [
 ];
 
 /** A record on paper: its facts, what hangs on it, and its letters. */
-export function RecordPaper({ from, back, view, words, letters, children }: Props) {
+export function RecordPaper({ from, back, view, words, letters, change, children }: Props) {
   const { title, note, facts, tables, links, client } = view;
   return (
     <article className="paper letter record" aria-labelledby="record-title">
@@ -45,6 +47,11 @@ export function RecordPaper({ from, back, view, words, letters, children }: Prop
             )}
             {note}
           </p>
+          {change && (
+            <Link href={change} prefetch={false}>
+              Change
+            </Link>
+          )}
         </div>
         <Link href={`/write?from=${encodeURIComponent(from)}`} className="btn btn-primary">
           Write

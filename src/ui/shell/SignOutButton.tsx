@@ -1,6 +1,7 @@
 'use client';
 
 import { useState } from 'react';
+import { clearKeptHere } from '../forms/keptHere';
 import { clearTypedWords } from '../templates/useTypedWords';
 import { clearDrafts, listDrafts } from '../writing/drafts';
 import { clearTemplatesHere } from '../writing/templatesHere';
@@ -21,6 +22,7 @@ export function SignOutButton() {
     await clearDrafts();
     await clearTemplatesHere();
     clearTypedWords();
+    clearKeptHere();
     window.location.assign('/sign-in');
   }
 

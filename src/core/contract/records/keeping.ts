@@ -2,7 +2,8 @@ import type { Refusal } from '../refusal';
 
 /** What came of keeping a record's facts. @typeParam Facts those that the form writes, with their version */
 export type Keeping<Facts> =
-  | { result: 'kept'; version: number }
+  /** @property key of a record that was new */
+  | { result: 'kept'; version: number; key?: string }
   /** somebody else kept others meanwhile: they come along */
   | { result: 'overtaken'; now: Facts }
   | { result: 'gone' }

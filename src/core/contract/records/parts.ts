@@ -3,7 +3,8 @@ import { isAddress } from '../../addressing/addresses';
 import { readDay } from '../../dates/civil';
 
 /** What is typed and left empty is nothing at all; it is not sent. */
-const emptyIsNothing = (value: unknown) => (value === '' || value === null ? undefined : value);
+const emptyIsNothing = (value: unknown) =>
+  value === null || (typeof value === 'string' && value.trim() === '') ? undefined : value;
 const isSaid = (text: string | undefined) => text !== '';
 const SAID = 'What is empty is left out.';
 
@@ -80,7 +81,8 @@ export function postalAddress() {
         ([, part]) => part !== undefined && part !== '' && !(Array.isArray(part) && part.length === 0),
       );
       return parts.length > 0 ? Object.fromEntries(parts) : undefined;
-    });
+    })
+    .optional();
 }
 
 /** A day of the week, 1 Monday to 7 Sunday. */

@@ -3,7 +3,7 @@ import { JOINERS, HOUSEHOLD } from '../../people/namingCustoms';
 import type { ClientData } from '../recordsFile';
 
 /** A client as they were jotted down. */
-export type JottedClient = Required<Pick<ClientData, 'name' | 'kind'>> & Pick<ClientData, 'email' | 'phone'>;
+type JottedClient = Required<Pick<ClientData, 'name' | 'kind'>> & Pick<ClientData, 'email' | 'phone'>;
 
 /** A line that was read, or what is wrong with it. */
 export interface ClientLine {

@@ -1,5 +1,6 @@
 import type { MemberDetails } from '../../../core/contract/records/memberDetails';
 import type { Database } from '../../database';
+import { present } from './present';
 
 const COLUMNS = [
   ...['version', 'full_name', 'given_name', 'family_name', 'title', 'phone', 'mobile', 'email'],
@@ -17,9 +18,7 @@ export async function memberDetails(
     raw: true,
   })) as unknown as Record<string, unknown> | null;
   if (!row) return undefined;
-  return Object.fromEntries(
-    Object.entries(row).filter(([, value]) => value !== null),
-  ) as unknown as MemberDetails;
+  return present(row) as unknown as MemberDetails;
 }
 
 /** Keeps them where they are still as they were seen; gives whether they were. */

@@ -3,66 +3,50 @@ import { QueryTypes } from 'sequelize';
 import type { MadeClients, NewClients } from '../../../core/contract/records/newClients';
 import { keyOfName } from '../../../core/template/keyOfName';
 import type { Database } from '../../database';
+import { freeKeys } from '../freeKey';
 
 /**
  * Writes clients down that are not there yet: one that is called the same and has the same address and number is the same.
  * Works as one act; two at once wait for each other.
+ * @param since the ISO date from which they are clients
  */
 export async function insertClients(
-  { sequelize, models }: Database,
+  database: Database,
   business_id: string,
   clients: NewClients,
   since: string,
 ): Promise<MadeClients> {
+  const { sequelize, models } = database;
   await sequelize.query("select pg_advisory_xact_lock(hashtextextended('clients ' || $business_id, 0))", {
     bind: { business_id },
   });
-  const wanted = clients.map(({ name }) => keyOfName(name, 'client'));
-  const [taken, known] = await Promise.all([
-    sequelize.query<{ key: string }>(
-      `select key from client where business_id = $business_id
-         and (key = any($wanted) or key like any(select one || '-%' from unnest($wanted::text[]) as one))`,
-      { bind: { business_id, wanted }, type: QueryTypes.SELECT },
-    ),
-    sequelize.query<{ name: string; email: string | null; phone: string | null }>(
-      'select name, lower(email) as email, phone from client where business_id = $business_id and name = any($names)',
-      { bind: { business_id, names: clients.map(({ name }) => name) }, type: QueryTypes.SELECT },
-    ),
-  ]);
-  const keys = new Set(taken.map(({ key }) => key));
+  const known = await sequelize.query<Told>(
+    'select name, email, phone from client where business_id = $business_id and name = any($names)',
+    { bind: { business_id, names: clients.map(({ name }) => name) }, type: QueryTypes.SELECT },
+  );
   const seen = new Set(known.map(sameness));
-  const rows = [];
-  const there: string[] = [];
-  for (const [i, client] of clients.entries()) {
-    const same = sameness(client);
-    if (seen.has(same)) {
-      there.push(client.name);
-      continue;
-    }
-    seen.add(same);
-    const key = freeAmong(keys, wanted[i]!);
-    keys.add(key);
-    rows.push({ ...client, business_id, id: randomUUID(), key, since });
-  }
+  const fresh = clients.filter((client) => {
+    const isNew = !seen.has(sameness(client));
+    seen.add(sameness(client));
+    return isNew;
+  });
+  const wanted = fresh.map(({ name }) => keyOfName(name, 'client'));
+  const keys = await freeKeys(database, 'client', business_id, wanted);
+  const rows = fresh.map((client, i) => ({ ...client, business_id, id: randomUUID(), key: keys[i]!, since }));
   await models.client.bulkCreate(rows);
-  return { made: rows.map(({ key, name }) => ({ key, name })), there };
+  return {
+    made: rows.map(({ key, name }) => ({ key, name })),
+    there: clients.filter((client) => !fresh.includes(client)).map(({ name }) => name),
+  };
 }
 
-function sameness({
-  name,
-  email,
-  phone,
-}: {
+/** What one client is told from another by. */
+interface Told {
   name: string;
   email?: string | null | undefined;
   phone?: string | null | undefined;
-}): string {
-  return JSON.stringify([name, email?.toLowerCase() ?? '', phone ?? '']);
 }
 
-function freeAmong(taken: ReadonlySet<string>, wanted: string): string {
-  for (let n = 1; ; n++) {
-    const key = n === 1 ? wanted : `${wanted}-${n}`;
-    if (!taken.has(key)) return key;
-  }
+function sameness({ name, email, phone }: Told): string {
+  return JSON.stringify([name, email?.toLowerCase() ?? '', phone ?? '']);
 }

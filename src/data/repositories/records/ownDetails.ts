@@ -1,6 +1,7 @@
 import { QueryTypes } from 'sequelize';
 import type { OwnDetails } from '../../../core/contract/records/ownDetails';
 import type { Database } from '../../database';
+import { present } from './present';
 
 const COLUMNS = [
   ...['version', 'name', 'legal_name', 'address', 'phone', 'email', 'website', 'payment_details', 'locale'],
@@ -14,9 +15,7 @@ export async function ownDetails({ models }: Database, business_id: string): Pro
     rejectOnEmpty: true,
     raw: true,
   })) as unknown as Record<string, unknown>;
-  return Object.fromEntries(
-    Object.entries(row).filter(([, value]) => value !== null),
-  ) as unknown as OwnDetails;
+  return present(row) as unknown as OwnDetails;
 }
 
 /** Keeps them where they are still as they were seen; gives whether they were. What is absent is a fact that is not there. */

@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { QueryTypes } from 'sequelize';
 import type { GroupLook } from '../../../core/template/proposeGroup';
 import type { Database } from '../../database';
-import { freeKey } from './freeKey';
+import { freeKey } from '../freeKey';
 
 /** What came of a change on a version: nothing, where there is no such group or somebody has changed it since. */
 export type Changed = 'done' | 'overtaken' | 'gone';

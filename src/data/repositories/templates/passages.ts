@@ -4,7 +4,7 @@ import { DOCUMENT_SCHEMA, type TemplateDocument } from '../../../core/document/t
 import { keyOfName } from '../../../core/template/keyOfName';
 import type { Passage, TemplateHead } from '../../../core/template/template';
 import type { Database } from '../../database';
-import { freeKey } from './freeKey';
+import { freeKey } from '../freeKey';
 import type { Changed } from './groups';
 
 /** Whether a document, or a head, has a passage in it. Two dollars are one to the database. */

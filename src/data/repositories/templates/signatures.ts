@@ -3,7 +3,7 @@ import { QueryTypes } from 'sequelize';
 import { DOCUMENT_SCHEMA, type TemplateDocument } from '../../../core/document/templateDocument';
 import { keyOfName } from '../../../core/template/keyOfName';
 import type { Database } from '../../database';
-import { freeKey } from './freeKey';
+import { freeKey } from '../freeKey';
 import type { Changed } from './groups';
 
 /** A signature with whose it is. */

@@ -6,7 +6,7 @@ import type { OthersTemplate, TemplateUses } from '../../../core/contract/templa
 import type { Template } from '../../../core/template/template';
 import type { Database } from '../../database';
 import { SEEN, VISIBLE } from './visible';
-import { freeKey } from './freeKey';
+import { freeKey } from '../freeKey';
 
 interface Whose {
   business_id: string;

@@ -1,0 +1,19 @@
+import { CLIENT_FACTS } from '../../../../core/contract/records/client';
+import { keepClient } from '../../../../server/clients/keepClient';
+import { keyFrom } from '../../../keyFrom';
+import { asMember } from '../../asMember';
+import { kept } from '../../kept';
+import { readJson } from '../../readJson';
+
+type Context = { params: Promise<{ key: string }> };
+
+/** Keeps what is known of a client. */
+export async function PUT(request: Request, { params }: Context): Promise<Response> {
+  return asMember(request, async (member) => {
+    const facts = await CLIENT_FACTS.validate(await readJson(request, 500_000), {
+      abortEarly: false,
+      strict: true,
+    });
+    return kept(await keepClient(member, keyFrom((await params).key), facts));
+  });
+}

@@ -1,0 +1,18 @@
+import { CLIENT_FACTS } from '../../../../core/contract/records/client';
+import { makeClient } from '../../../../server/clients/keepClient';
+import { asMember } from '../../asMember';
+import { readJson } from '../../readJson';
+
+/** Writes a client down with all that is known. */
+export async function POST(request: Request): Promise<Response> {
+  return asMember(request, async (member) => {
+    const facts = await CLIENT_FACTS.validate(await readJson(request, 500_000), {
+      abortEarly: false,
+      strict: true,
+    });
+    return Response.json(
+      { result: 'kept', version: 1, key: await makeClient(member, facts) },
+      { status: 201 },
+    );
+  });
+}

@@ -1,0 +1,73 @@
+import { array, object, string, type InferType } from 'yup';
+import { CHOICES } from '../../records/catalogue/choices';
+import { VERSION } from '../numbers';
+import { day, emailAddress, line, lines, phoneNumber, postalAddress } from './parts';
+
+const NAMED = {
+  given_name: line(),
+  family_name: line(),
+  preferred_name: line(),
+  honorific: line(60),
+};
+
+const REACHED = { email: emailAddress(), phone: phoneNumber(), mobile: phoneNumber() };
+
+/** A person at a client; one that is there has a key. */
+const CONTACT = object({
+  key: line(100),
+  ...NAMED,
+  role: line(),
+  ...REACHED,
+  uses: array(string().oneOf(CHOICES['contact.uses']).required()).required(),
+})
+  .noUnknown()
+  .test({
+    name: 'named',
+    message: 'Write what they are called.',
+    test: (person, { createError, path }) =>
+      Boolean(person.given_name ?? person.family_name ?? person.preferred_name) ||
+      createError({ path: `${path}.given_name` }),
+  });
+
+/** A thing that the service is done to; one that is there has a key. */
+const ITEM = object({
+  key: line(100),
+  name: line().required('Write what it is called.'),
+  kind: line(),
+  notes: lines(),
+}).noUnknown();
+
+/** What is known of a client, their people and things: the facts that templates say, but for the business's own fields. */
+const FACTS = {
+  kind: string().oneOf(CHOICES['client.kind']).required('Choose what sort of client it is.'),
+  name: line().required('Write what the client is called.'),
+  ...NAMED,
+  ...REACHED,
+  address: postalAddress(),
+  billing_address: postalAddress(),
+  language: line(35),
+  tags: array(line(60).required())
+    .transform((value: unknown, typed: unknown) =>
+      typeof typed === 'string'
+        ? typed
+            .split(',')
+            .map((tag) => tag.trim())
+            .filter(Boolean)
+        : value,
+    )
+    .required()
+    .max(50, 'At most 50 tags.'),
+  since: day(),
+  source: line(),
+  notes: lines(20_000),
+  /** a member, by key */
+  responsible: line(100),
+  contacts: array(CONTACT).required().max(100, 'At most 100 people.'),
+  items: array(ITEM).required().max(500, 'At most 500.'),
+};
+
+/** A client's facts with the version that was seen: given to `/api/clients/<key>`. */
+export const CLIENT_FACTS = object({ version: VERSION, ...FACTS }).noUnknown();
+export type ClientFacts = InferType<typeof CLIENT_FACTS>;
+export type ContactFacts = ClientFacts['contacts'][number];
+export type ItemFacts = ClientFacts['items'][number];

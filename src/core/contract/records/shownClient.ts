@@ -1,0 +1,52 @@
+import type { ClientFacts, ContactFacts, ItemFacts } from './client';
+import { shownAddress } from './shownAddress';
+
+const UNNAMED = { given_name: '', family_name: '', preferred_name: '', honorific: '' };
+const UNREACHED = { email: '', phone: '', mobile: '' };
+
+/** A person at a client as a form's controls show them. */
+export function shownContact(contact: Partial<ContactFacts> = {}) {
+  return { key: '', ...UNNAMED, role: '', ...UNREACHED, uses: [], ...contact };
+}
+
+/** A thing that the service is done to as a form's controls show it. */
+export function shownItem(item: Partial<ItemFacts> = {}) {
+  return { key: '', name: '', kind: '', notes: '', ...item };
+}
+
+/** A client's facts as a form's controls show them: nothing is an empty text, tags are one, a street is one. */
+export function shownClient({
+  version: _,
+  address,
+  billing_address,
+  tags,
+  contacts,
+  items,
+  ...facts
+}: ClientFacts) {
+  return {
+    ...UNNAMED,
+    ...UNREACHED,
+    language: '',
+    since: '',
+    source: '',
+    notes: '',
+    responsible: '',
+    ...facts,
+    address: shownAddress(address),
+    billing_address: shownAddress(billing_address),
+    tags: tags.join(', '),
+    contacts: contacts.map(shownContact),
+    items: items.map(shownItem),
+  };
+}
+
+/** The facts of a client of whom nothing is known yet. */
+export const NEW_CLIENT: ClientFacts = {
+  version: 1,
+  kind: 'person',
+  name: '',
+  tags: [],
+  contacts: [],
+  items: [],
+};

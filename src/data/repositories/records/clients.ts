@@ -1,0 +1,176 @@
+import { randomUUID } from 'node:crypto';
+import { QueryTypes } from 'sequelize';
+import type { ClientFacts, ContactFacts, ItemFacts } from '../../../core/contract/records/client';
+import { keyOfName } from '../../../core/template/keyOfName';
+import type { Database } from '../../database';
+import { freeKey } from '../freeKey';
+import { present } from './present';
+
+const PERSON = ['given_name', 'family_name', 'preferred_name', 'honorific'] as const;
+const REACHED = ['email', 'phone', 'mobile'] as const;
+const CLIENT = [
+  ...(['kind', 'name', ...PERSON, ...REACHED, 'address', 'billing_address', 'language', 'tags'] as const),
+  ...(['since', 'source', 'notes'] as const),
+];
+const CONTACT = ['key', ...PERSON, 'role', ...REACHED, 'uses'] as const;
+const ITEM = ['key', 'name', 'kind', 'notes'] as const;
+
+/** What is known of a client; undefined where there is none of that key. A fact that is not there is absent. */
+export async function clientFacts(
+  { models, sequelize }: Database,
+  business_id: string,
+  key: string,
+): Promise<ClientFacts | undefined> {
+  const [client] = await sequelize.query<Record<string, unknown> & { id: string }>(
+    `select client.id, client.version, ${CLIENT.map((name) => `client.${name}`).join(', ')}, member.key as responsible
+     from client left join member on member.business_id = client.business_id and member.id = client.responsible_id
+     where client.business_id = $business_id and client.key = $key`,
+    { bind: { business_id, key }, type: QueryTypes.SELECT },
+  );
+  if (!client) return undefined;
+  const { id: client_id, ...facts } = client;
+  const whose = { where: { business_id, client_id }, order: [['position', 'asc']], raw: true } as const;
+  const contacts = await models.contact.findAll({ attributes: [...CONTACT], ...whose } as never);
+  const items = await models.item.findAll({ attributes: [...ITEM], ...whose } as never);
+  return {
+    ...present(facts),
+    contacts: contacts.map(present),
+    items: items.map(present),
+  } as unknown as ClientFacts;
+}
+
+/** Writes a client down. Gives the key. */
+export async function insertClient(
+  database: Database,
+  business_id: string,
+  facts: Omit<ClientFacts, 'version'>,
+): Promise<string> {
+  const { models } = database;
+  const id = randomUUID();
+  const key = await freeKey(database, 'client', business_id, keyOfName(facts.name, 'client'));
+  const values = await valuesOf(database, business_id, facts);
+  await models.client.create({ ...values, business_id, id, key });
+  await keepParts(database, business_id, id, facts);
+  return key;
+}
+
+/** What came of keeping a client's facts. */
+export type ClientKept =
+  | { result: 'kept' }
+  | { result: 'overtaken' }
+  /** an item that is to go stands in bookings, so many of them */
+  | { result: 'used'; item: string; bookings: number };
+
+/** Keeps a client's facts where they are still as they were seen. Whatever is absent is a fact that is not there. */
+export async function keepClient(
+  database: Database,
+  business_id: string,
+  key: string,
+  { version, ...facts }: ClientFacts,
+): Promise<ClientKept> {
+  const { models, sequelize } = database;
+  const [client] = await sequelize.query<{ id: string }>(
+    'select id from client where business_id = $business_id and key = $key and version = $version for update',
+    { bind: { business_id, key, version }, type: QueryTypes.SELECT },
+  );
+  if (!client) return { result: 'overtaken' };
+  const [used] = await sequelize.query<{ name: string; bookings: number }>(
+    `select item.name, count(*)::int as bookings from item
+     join booking_item on booking_item.business_id = item.business_id and booking_item.item_id = item.id
+     where item.business_id = $business_id and item.client_id = $id and not item.key = any($keys)
+     group by item.id, item.name, item.position order by item.position limit 1`,
+    {
+      bind: { business_id, id: client.id, keys: facts.items.flatMap(({ key: one }) => one ?? []) },
+      type: QueryTypes.SELECT,
+    },
+  );
+  if (used) return { result: 'used', item: used.name, bookings: used.bookings };
+  const values = await valuesOf(database, business_id, facts);
+  await models.client.update({ ...values, version: version + 1 }, { where: { business_id, id: client.id } });
+  await keepParts(database, business_id, client.id, facts);
+  return { result: 'kept' };
+}
+
+async function valuesOf(
+  { models }: Database,
+  business_id: string,
+  facts: Omit<ClientFacts, 'version'>,
+): Promise<object> {
+  const responsible = facts.responsible
+    ? ((await models.member.findOne({
+        attributes: ['id'],
+        where: { business_id, key: facts.responsible },
+        raw: true,
+      })) as unknown as { id: string } | null)
+    : null;
+  return { ...columns(CLIENT, facts), responsible_id: responsible?.id ?? null };
+}
+
+/** People and things that are there are changed, new ones come, the others go; their order is the one given. */
+async function keepParts(
+  { models }: Database,
+  business_id: string,
+  client_id: string,
+  { contacts, items }: Pick<ClientFacts, 'contacts' | 'items'>,
+): Promise<void> {
+  await keepOnes(models.contact, contacts, CONTACT, nameOfContact);
+  await keepOnes(models.item, items, ITEM, ({ name }) => name);
+
+  async function keepOnes<Part extends ContactFacts | ItemFacts>(
+    table: unknown,
+    parts: readonly Part[],
+    names: readonly string[],
+    called: (part: Part) => string,
+  ): Promise<void> {
+    const model = table as PartTable;
+    const rows = await model.findAll({
+      attributes: ['id', 'key'],
+      where: { business_id, client_id },
+      raw: true,
+    });
+    const ids = new Map(rows.map(({ key, id }) => [key, id]));
+    const kept = new Set(parts.flatMap(({ key }) => key ?? []));
+    const gone = rows.filter(({ key }) => !kept.has(key)).map(({ id }) => id);
+    if (gone.length > 0) await model.destroy({ where: { business_id, id: gone } });
+    const taken = new Set(rows.map(({ key }) => key));
+    for (const [position, part] of parts.entries()) {
+      const id = ids.get(part.key ?? '');
+      const values = { ...columns(names, part), position };
+      if (id) await model.update(values, { where: { business_id, id } });
+      else {
+        const key = freeAmong(taken, keyOfName(called(part), 'one'));
+        taken.add(key);
+        await model.create({ ...values, business_id, id: randomUUID(), client_id, key });
+      }
+    }
+  }
+}
+
+/** What the models of people and things can do alike; their union of types does not say so. */
+interface PartTable {
+  findAll(options: object): Promise<{ id: string; key: string }[]>;
+  destroy(options: object): Promise<number>;
+  update(values: object, options: object): Promise<unknown>;
+  create(values: object): Promise<unknown>;
+}
+
+function nameOfContact({ given_name, preferred_name, family_name }: ContactFacts): string {
+  return [given_name ?? preferred_name, family_name].filter(Boolean).join(' ');
+}
+
+function freeAmong(taken: ReadonlySet<string>, wanted: string): string {
+  for (let n = 1; ; n++) {
+    const key = n === 1 ? wanted : `${wanted}-${n}`;
+    if (!taken.has(key)) return key;
+  }
+}
+
+function columns(names: readonly string[], facts: object): object {
+  const said = facts as Readonly<Record<string, unknown>>;
+  return Object.fromEntries(
+    names.filter((name) => name !== 'key').map((name) => [name, said[name] ?? (LISTS.has(name) ? [] : null)]),
+  );
+}
+
+/** Without any they are empty, not absent. */
+const LISTS = new Set(['tags', 'uses']);

@@ -1,0 +1,67 @@
+import { expect, it } from 'vitest';
+import type { ClientFacts } from '../../core/contract/records/client';
+import { NEW_CLIENT } from '../../core/contract/records/shownClient';
+import { recordPage } from '../records/recordPage';
+import { demonstrationDatabase } from '../test/demonstrationDatabase';
+import { imke } from '../test/imke';
+import { clientFacts, keepClient, makeClient } from './keepClient';
+
+demonstrationDatabase();
+
+const facts = (key: string) => clientFacts(imke, key) as Promise<ClientFacts>;
+
+it('a client kept as it was is as it was', async () => {
+  for (const key of ['college', 'hartigan', 'vollrath', 'wray']) {
+    const before = await facts(key);
+    const page = await recordPage(imke, { kind: 'client', key });
+    expect(await keepClient(imke, key, before)).toEqual({ result: 'kept', version: before.version + 1 });
+    expect(await facts(key)).toEqual({ ...before, version: before.version + 1 });
+    // Their own fields, which no form writes yet, and all that hangs on them stand.
+    expect((await recordPage(imke, { kind: 'client', key }))?.view).toEqual(page?.view);
+  }
+});
+
+it('people and things come, change, change places and go, and what is absent is a fact that is not there', async () => {
+  const { contacts, phone: _, ...college } = await facts('college');
+  const [first, second, ...more] = contacts;
+  await keepClient(imke, 'college', {
+    ...college,
+    contacts: [{ given_name: 'Ada', uses: ['main'] }, { ...second!, role: 'bursar' }, ...more],
+  });
+  const now = await facts('college');
+  expect(now).not.toHaveProperty('phone');
+  expect(now.contacts.map(({ key }) => key)).toEqual(['ada', second!.key, ...more.map(({ key }) => key)]);
+  expect(now.contacts[1]).toMatchObject({ role: 'bursar', email: second!.email });
+  expect(now.contacts.map(({ key }) => key)).not.toContain(first!.key);
+});
+
+it('the later of two writers gets what the earlier one kept', async () => {
+  const seen = await facts('quist');
+  await keepClient(imke, 'quist', { ...seen, phone: '01632 960111' });
+  expect(await keepClient(imke, 'quist', { ...seen, phone: '01632 960122' })).toMatchObject({
+    result: 'overtaken',
+    now: { phone: '01632 960111', version: seen.version + 1 },
+  });
+  expect(await keepClient(imke, 'nobody', seen)).toEqual({ result: 'gone' });
+});
+
+it('a thing that stands in bookings stays', async () => {
+  const hartigan = await facts('hartigan');
+  expect(await keepClient(imke, 'hartigan', { ...hartigan, items: [] })).toMatchObject({
+    result: 'wrong',
+    field: 'items',
+    error: expect.stringMatching(
+      /^the upright in the front room stands in \d+ bookings: it stays\.$/,
+    ) as string,
+  });
+  expect((await facts('hartigan')).items).toHaveLength(1);
+});
+
+it('a new client has a key of its own, none that a page has', async () => {
+  expect(await makeClient(imke, { ...NEW_CLIENT, name: 'New' })).toBe('new-2');
+  expect(await makeClient(imke, { ...NEW_CLIENT, name: 'Édith Ashdown', responsible: 'teo' })).toBe(
+    'edith-ashdown',
+  );
+  expect(await makeClient(imke, { ...NEW_CLIENT, name: 'Edith Ashdown' })).toBe('edith-ashdown-2');
+  expect(await facts('edith-ashdown')).toMatchObject({ responsible: 'teo', version: 1 });
+});
