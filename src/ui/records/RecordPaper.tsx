@@ -48,7 +48,7 @@ export function RecordPaper({ from, back, view, words, letters, change, children
             {note}
           </p>
           {change && (
-            <Link href={change} prefetch={false}>
+            <Link href={change} prefetch={false} className="record-change">
               Change
             </Link>
           )}

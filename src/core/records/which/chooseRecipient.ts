@@ -20,6 +20,8 @@ export function recipientOf(
   const contacts = client.contacts ?? [];
   const using = (use: string) => contacts.find((contact) => contact.uses?.includes(use));
   const itself: Recipient = { kind: 'client', data: client };
+  // Whoever gets nothing but copies is not written to in the client's place.
+  const written = contacts.filter(({ uses = [] }) => !uses.length || uses.some((use) => !COPIES.has(use)));
   const all = [...contacts.map(asRecipient), itself];
   const take = (contact: ContactData | undefined, reason: string) =>
     contact && choice(all[contacts.indexOf(contact)], reason, all);
@@ -32,7 +34,7 @@ export function recipientOf(
       ? take(using('bookings'), 'the contact for bookings')
       : undefined) ??
     take(using('main'), 'the main contact') ??
-    take(contacts[0], contacts.length === 1 ? 'the only contact' : 'the first contact') ??
+    take(written[0], written.length === 1 ? 'the only contact' : 'the first contact') ??
     choice(itself, book.clients.has(client.key) ? 'the client' : 'whoever asked', all)
   );
 }
@@ -93,6 +95,8 @@ export function copiesOf(start: StartingKind, client: ClientData | undefined): C
         : undefined;
   return use ? (client?.contacts ?? []).filter((contact) => contact.uses?.includes(use)) : [];
 }
+
+const COPIES = new Set(['copy of invoices', 'copy of bookings']);
 
 function asRecipient(data: ContactData): Recipient {
   return { kind: 'contact', data };

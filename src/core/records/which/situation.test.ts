@@ -233,6 +233,16 @@ describe('the recipient', () => {
     expect(situation(records, 'invoice', 'K-1')?.copies.map(({ key }) => key)).toEqual(['books']);
   });
 
+  it('is never one who only gets copies', () => {
+    const copied = { key: 'byron', given_name: 'Byron', uses: ['copy of invoices'] };
+    const clients = [{ key: 'c1', name: 'Ada Lovelace', contacts: [copied] }];
+    expect(situation({ clients }, 'client', 'c1')!.recipients[0]).toMatchObject({ reason: 'the client' });
+    const both = [{ ...clients[0]!, contacts: [copied, { key: 'm', given_name: 'Mary' }] }];
+    expect(situation({ clients: both }, 'client', 'c1')!.recipients[0]).toMatchObject({
+      reason: 'the only contact',
+    });
+  });
+
   it('from a booking is the one for bookings, with a project its first contact', () => {
     expect(to('booking', 'b1')).toBe('books');
     expect(to('booking', 'b2')).toBe('first');
