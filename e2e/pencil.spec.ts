@@ -161,7 +161,7 @@ test('a draft outlives the page, and a template’s head is changed by plain cho
   await head.getByLabel('How it is compared').selectOption('is not so');
   await expect(head).toContainText('with a copy, by the business. Offered only when is overdue is no.');
   // A group is made while choosing one.
-  const group = head.getByLabel('Group', { exact: true });
+  const group = head.getByRole('combobox', { name: 'Group', exact: true });
   await group.selectOption('A new group …');
   await head.getByLabel('A new group').fill(own('Pencil').toUpperCase());
   await expectAccessible(page);

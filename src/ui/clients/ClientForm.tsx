@@ -57,7 +57,7 @@ export function ClientForm({ owner, clientKey, facts, locale, itemLabel, members
           label="What sort of client"
           options={CHOICES['client.kind'].map((kind) => [kind, kind])}
         />
-        <ClientName locale={locale} />
+        <ClientName locale={locale} isNew={clientKey === undefined} />
         <Field name="email" label="Email address" type="email" autoComplete="off" />
         <Field name="phone" label="Telephone" type="tel" autoComplete="off" />
         <Field name="mobile" label="Mobile" type="tel" autoComplete="off" help="For text messages." />

@@ -6,7 +6,7 @@ import { familyName, givenName, greetingName, honorificOf } from '../../core/peo
 import { Field } from '../forms/Field';
 
 /** A name in one line; how it is read and greeted is shown at once, and each part can be put right. */
-export function ClientName({ locale }: { locale: string }) {
+export function ClientName({ locale, isNew }: { locale: string; isNew: boolean }) {
   const { control } = useFormContext();
   const [kind, name, given_name, family_name, preferred_name, honorific] = useWatch({
     control,
@@ -35,7 +35,7 @@ export function ClientName({ locale }: { locale: string }) {
         name="name"
         label="Name"
         autoComplete="off"
-        autoFocus
+        autoFocus={isNew}
         {...(read.greeting ? { help: `Letters begin “Hello ${read.greeting},”.` } : {})}
       />
       {isParted && (

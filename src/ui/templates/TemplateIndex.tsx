@@ -32,6 +32,9 @@ interface Props {
 /** The list comes first: milliseconds until what a template is written with is fetched. */
 const REST = 1000;
 
+/** So many templates are laid out at once. */
+const LONG = 200;
+
 /** What is done with the templates beside reading them. */
 const PAGES = [
   ['/templates/new', 'New template'],
@@ -73,7 +76,11 @@ export function TemplateIndex({ owner, groups, passages }: Props) {
     return narrowTemplates(all.filter(named), narrowing, sorting);
   }, [all, search, withWords, narrowing, sorting]);
   return (
-    <section className={`index ${here === '/templates' ? '' : 'index-behind'}`} aria-labelledby="index-title">
+    <section
+      className={`index ${here === '/templates' ? '' : 'index-behind'}`}
+      aria-labelledby="index-title"
+      data-long={all.length > LONG || undefined}
+    >
       <h1 id="index-title">Templates</h1>
       <p className="count">
         {all.length} in {groups.filter(({ key }) => key).length} groups
