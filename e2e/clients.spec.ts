@@ -56,10 +56,20 @@ test('a client is written down by a name, with people and things, changed, and w
   await page.getByRole('link', { name: 'Change', exact: true }).click();
   await page.getByLabel('Telephone').first().fill('01632 960177');
   await page.getByLabel('Tags').fill('regular, quay');
+  // What the business keeps of its own.
+  await page.getByLabel('Where to park').fill('behind the quay');
+  const tuned = page.getByRole('group', { name: 'Instrument 1' });
+  await tuned.getByLabel('Last pitch (Hz)').fill('high');
+  await tuned.getByLabel('Last pitch (Hz)').blur();
+  await expect(tuned.getByText('Write a number, as 438.5.')).toBeVisible();
+  await tuned.getByLabel('Last pitch (Hz)').fill('438.5');
+  await tuned.getByLabel('Humidity system').selectOption('yes');
   await page.getByLabel('Telephone').first().press('Control+Enter');
   await expect(page.getByRole('heading', { name: called })).toBeVisible();
   await expect(page.getByText('01632 960177')).toBeVisible();
   await expect(page.getByText('regular, quay')).toBeVisible();
+  await expect(page.getByText('behind the quay')).toBeVisible();
+  await expect(page.getByText('last pitch (Hz): 438.5, humidity system: yes')).toBeVisible();
   await page.getByRole('link', { name: 'Write', exact: true }).click();
   await expect(await editable(page)).toContainText('Hello Ida');
   await expect(page.getByText(address).first()).toBeVisible();

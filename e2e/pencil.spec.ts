@@ -163,12 +163,12 @@ test('a draft outlives the page, and a template’s head is changed by plain cho
   // A group is made while choosing one.
   const group = head.getByRole('combobox', { name: 'Group', exact: true });
   await group.selectOption('A new group …');
-  await head.getByLabel('A new group').fill(own('Pencil').toUpperCase());
+  await head.getByRole('textbox', { name: 'A new group' }).fill(own('Pencil').toUpperCase());
   await expectAccessible(page);
-  await head.getByLabel('A new group').press('Enter');
+  await head.getByRole('textbox', { name: 'A new group' }).press('Enter');
   await expect(head.getByRole('alert')).toContainText('There is another group called');
-  await head.getByLabel('A new group').fill(own('Heads of letters'));
-  await head.getByLabel('A new group').press('Enter');
+  await head.getByRole('textbox', { name: 'A new group' }).fill(own('Heads of letters'));
+  await head.getByRole('textbox', { name: 'A new group' }).press('Enter');
   await expect(group).toHaveValue(own('Heads of letters'));
   await expect(group).toBeFocused();
   await page.getByRole('button', { name: 'Keep this version' }).click();

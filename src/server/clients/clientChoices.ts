@@ -12,6 +12,11 @@ export const clientChoices = forMember(async ({ business_id }: CurrentMember) =>
   return {
     locale: business.locale ?? SCHEMA_DEFAULTS.locale,
     itemLabel: business.item_label ?? SCHEMA_DEFAULTS.itemLabel,
+    own: {
+      fields: business.custom_fields ?? [],
+      currency: business.currency ?? SCHEMA_DEFAULTS.currency,
+      zone: business.time_zone ?? SCHEMA_DEFAULTS.timeZone,
+    },
     members: members.map((member) => [member.key, fullName(member) ?? member.key] as const),
   };
 });

@@ -16,7 +16,7 @@ it('a client kept as it was is as it was', async () => {
     const page = await recordPage(imke, { kind: 'client', key });
     expect(await keepClient(imke, key, before)).toEqual({ result: 'kept', version: before.version + 1 });
     expect(await facts(key)).toEqual({ ...before, version: before.version + 1 });
-    // Their own fields, which no form writes yet, and all that hangs on them stand.
+    // The business's own facts of them, and all that hangs on them, stand.
     expect((await recordPage(imke, { kind: 'client', key }))?.view).toEqual(page?.view);
   }
 });
@@ -55,6 +55,19 @@ it('a thing that stands in bookings stays', async () => {
     ) as string,
   });
   expect((await facts('hartigan')).items).toHaveLength(1);
+});
+
+it('a business’s own facts are kept with a client and their things', async () => {
+  const vollrath = await facts('vollrath');
+  const [item, ...others] = vollrath.items;
+  await keepClient(imke, 'vollrath', {
+    ...vollrath,
+    custom: { where_to_park: 'behind the barn' },
+    items: [{ ...item!, custom: { ...item!.custom, last_pitch: 440 } }, ...others],
+  });
+  const now = await facts('vollrath');
+  expect(now.custom).toEqual({ where_to_park: 'behind the barn' });
+  expect(now.items[0]!.custom).toEqual({ ...item!.custom, last_pitch: 440 });
 });
 
 it('a new client has a key of its own, none that a page has', async () => {

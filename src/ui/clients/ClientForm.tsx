@@ -1,12 +1,14 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
-import type { ReactNode } from 'react';
-import { CLIENT_FACTS, type ClientFacts } from '../../core/contract/records/client';
+import { useMemo, type ReactNode } from 'react';
+import { clientFacts, type ClientFacts } from '../../core/contract/records/client';
+import type { OwnFields } from '../../core/contract/records/customFacts';
 import { shownClient } from '../../core/contract/records/shownClient';
 import { CHOICES } from '../../core/records/catalogue/choices';
 import { AddressFields } from '../forms/AddressFields';
 import { Choice, Field } from '../forms/Field';
+import { CustomFields } from '../forms/CustomFields';
 import { KeptFormFrame } from '../forms/KeptFormFrame';
 import { useKeptForm } from '../forms/useKeptForm';
 import { ClientName } from './ClientName';
@@ -26,17 +28,19 @@ interface Props {
   itemLabel: string;
   /** the members by their keys */
   members: readonly (readonly [key: string, name: string])[];
+  /** the facts that the business keeps of its own */
+  own: OwnFields;
   children?: ReactNode;
 }
 
 /** What is known of a client, with their people and things. */
-export function ClientForm({ owner, clientKey, facts, locale, itemLabel, members, children }: Props) {
+export function ClientForm({ owner, clientKey, facts, locale, itemLabel, members, own, children }: Props) {
   const router = useRouter();
   const kept = useKeptForm<ClientFacts>({
     place: `${owner} client ${clientKey ?? 'new'}`,
-    schema: CLIENT_FACTS,
+    schema: useMemo(() => clientFacts(own), [own]),
     facts,
-    shown: shownClient,
+    shown: (known) => shownClient(known, own),
     path: `/api/clients/${clientKey === undefined ? 'new' : encodeURIComponent(clientKey)}`,
     method: clientKey === undefined ? 'POST' : 'PUT',
     onKept: (_, key = clientKey) => {
@@ -72,7 +76,7 @@ export function ClientForm({ owner, clientKey, facts, locale, itemLabel, members
         </details>
       </section>
       <ContactList />
-      <ItemList label={itemLabel} />
+      <ItemList label={itemLabel} own={own} />
       <section className="form-part" aria-labelledby="client-more">
         <h2 id="client-more">For the team</h2>
         <Choice
@@ -85,6 +89,7 @@ export function ClientForm({ owner, clientKey, facts, locale, itemLabel, members
         <Field name="source" label="How they found you" />
         <Field name="language" label="Language of their letters" help="Where it is not yours, as de." />
         <Field name="notes" label="Notes" as="textarea" rows={4} help="Clients never see them." />
+        <CustomFields record="client" name="custom" own={own} />
       </section>
     </KeptFormFrame>
   );

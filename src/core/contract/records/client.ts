@@ -1,6 +1,8 @@
 import { array, object, string, type InferType } from 'yup';
 import { CHOICES } from '../../records/catalogue/choices';
+import type { Custom } from '../../records/recordsFile';
 import { VERSION } from '../numbers';
+import { customFacts, type OwnFields } from './customFacts';
 import { day, emailAddress, line, lines, phoneNumber, postalAddress } from './parts';
 
 const NAMED = {
@@ -37,7 +39,7 @@ const ITEM = object({
   notes: lines(),
 }).noUnknown();
 
-/** What is known of a client, their people and things: the facts that templates say, but for the business's own fields. */
+/** What is known of a client and their people. */
 const FACTS = {
   kind: string().oneOf(CHOICES['client.kind']).required('Choose what sort of client it is.'),
   name: line().required('Write what the client is called.'),
@@ -63,11 +65,18 @@ const FACTS = {
   /** a member, by key */
   responsible: line(100),
   contacts: array(CONTACT).required().max(100, 'At most 100 people.'),
-  items: array(ITEM).required().max(500, 'At most 500.'),
 };
+const PLAIN = object({ version: VERSION, ...FACTS });
 
-/** A client's facts with the version that was seen: given to `/api/clients/<key>`. */
-export const CLIENT_FACTS = object({ version: VERSION, ...FACTS }).noUnknown();
-export type ClientFacts = InferType<typeof CLIENT_FACTS>;
-export type ContactFacts = ClientFacts['contacts'][number];
-export type ItemFacts = ClientFacts['items'][number];
+/** A client's facts with the version that was seen, and those of the business's own: given to `/api/clients/<key>`. */
+export function clientFacts(own: OwnFields) {
+  const item = ITEM.shape({ custom: customFacts('item', own) });
+  return PLAIN.shape({
+    custom: customFacts('client', own),
+    items: array(item).required().max(500, 'At most 500.'),
+  }).noUnknown();
+}
+
+export type ContactFacts = InferType<typeof CONTACT>;
+export type ItemFacts = InferType<typeof ITEM> & { custom?: Custom };
+export type ClientFacts = InferType<typeof PLAIN> & { custom?: Custom; items: ItemFacts[] };

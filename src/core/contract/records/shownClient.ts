@@ -1,4 +1,5 @@
 import type { ClientFacts, ContactFacts, ItemFacts } from './client';
+import { shownCustom, type OwnFields } from './customFacts';
 import { shownAddress } from './shownAddress';
 
 const UNNAMED = { given_name: '', family_name: '', preferred_name: '', honorific: '' };
@@ -10,20 +11,15 @@ export function shownContact(contact: Partial<ContactFacts> = {}) {
 }
 
 /** A thing that the service is done to as a form's controls show it. */
-export function shownItem(item: Partial<ItemFacts> = {}) {
-  return { key: '', name: '', kind: '', notes: '', ...item };
+export function shownItem({ custom, ...item }: Partial<ItemFacts>, own: OwnFields) {
+  return { key: '', name: '', kind: '', notes: '', ...item, custom: shownCustom('item', custom, own) };
 }
 
 /** A client's facts as a form's controls show them: nothing is an empty text, tags are one, a street is one. */
-export function shownClient({
-  version: _,
-  address,
-  billing_address,
-  tags,
-  contacts,
-  items,
-  ...facts
-}: ClientFacts) {
+export function shownClient(
+  { version: _, address, billing_address, tags, contacts, items, custom, ...facts }: ClientFacts,
+  own: OwnFields,
+) {
   return {
     ...UNNAMED,
     ...UNREACHED,
@@ -36,8 +32,9 @@ export function shownClient({
     address: shownAddress(address),
     billing_address: shownAddress(billing_address),
     tags: tags.join(', '),
-    contacts: contacts.map(shownContact),
-    items: items.map(shownItem),
+    contacts: contacts.map((contact) => shownContact(contact)),
+    items: items.map((item) => shownItem(item, own)),
+    custom: shownCustom('client', custom, own),
   };
 }
 

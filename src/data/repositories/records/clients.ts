@@ -10,10 +10,10 @@ const PERSON = ['given_name', 'family_name', 'preferred_name', 'honorific'] as c
 const REACHED = ['email', 'phone', 'mobile'] as const;
 const CLIENT = [
   ...(['kind', 'name', ...PERSON, ...REACHED, 'address', 'billing_address', 'language', 'tags'] as const),
-  ...(['since', 'source', 'notes'] as const),
+  ...(['since', 'source', 'notes', 'custom'] as const),
 ];
 const CONTACT = ['key', ...PERSON, 'role', ...REACHED, 'uses'] as const;
-const ITEM = ['key', 'name', 'kind', 'notes'] as const;
+const ITEM = ['key', 'name', 'kind', 'notes', 'custom'] as const;
 
 /** What is known of a client; undefined where there is none of that key. A fact that is not there is absent. */
 export async function clientFacts(
@@ -168,9 +168,9 @@ function freeAmong(taken: ReadonlySet<string>, wanted: string): string {
 function columns(names: readonly string[], facts: object): object {
   const said = facts as Readonly<Record<string, unknown>>;
   return Object.fromEntries(
-    names.filter((name) => name !== 'key').map((name) => [name, said[name] ?? (LISTS.has(name) ? [] : null)]),
+    names.filter((name) => name !== 'key').map((name) => [name, said[name] ?? EMPTY[name] ?? null]),
   );
 }
 
 /** Without any they are empty, not absent. */
-const LISTS = new Set(['tags', 'uses']);
+const EMPTY: Readonly<Record<string, unknown>> = { tags: [], uses: [], custom: {} };

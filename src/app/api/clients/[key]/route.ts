@@ -1,4 +1,5 @@
-import { CLIENT_FACTS } from '../../../../core/contract/records/client';
+import { clientFacts } from '../../../../core/contract/records/client';
+import { clientChoices } from '../../../../server/clients/clientChoices';
 import { keepClient } from '../../../../server/clients/keepClient';
 import { keyFrom } from '../../../keyFrom';
 import { asMember } from '../../asMember';
@@ -10,7 +11,8 @@ type Context = { params: Promise<{ key: string }> };
 /** Keeps what is known of a client. */
 export async function PUT(request: Request, { params }: Context): Promise<Response> {
   return asMember(request, async (member) => {
-    const facts = await CLIENT_FACTS.validate(await readJson(request, 500_000), {
+    const { own } = await clientChoices(member);
+    const facts = await clientFacts(own).validate(await readJson(request, 500_000), {
       abortEarly: false,
       strict: true,
     });

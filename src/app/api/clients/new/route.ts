@@ -1,4 +1,5 @@
-import { CLIENT_FACTS } from '../../../../core/contract/records/client';
+import { clientFacts } from '../../../../core/contract/records/client';
+import { clientChoices } from '../../../../server/clients/clientChoices';
 import { makeClient } from '../../../../server/clients/keepClient';
 import { asMember } from '../../asMember';
 import { readJson } from '../../readJson';
@@ -6,7 +7,8 @@ import { readJson } from '../../readJson';
 /** Writes a client down with all that is known. */
 export async function POST(request: Request): Promise<Response> {
   return asMember(request, async (member) => {
-    const facts = await CLIENT_FACTS.validate(await readJson(request, 500_000), {
+    const { own } = await clientChoices(member);
+    const facts = await clientFacts(own).validate(await readJson(request, 500_000), {
       abortEarly: false,
       strict: true,
     });
