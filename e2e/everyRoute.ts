@@ -147,7 +147,7 @@ export const BODIES: Readonly<Record<string, object>> = {
   },
   'PUT /api/business/set-up': { step: 'trial', as: 'skipped' },
   'POST /api/clients': { clients: [{ name: 'Nobody', kind: 'none of ours', email: 'no address' }] },
-  'POST /api/clients/new': NOBODY,
+  'POST /api/clients/new': { ...NOBODY, id: '00000000-0000-4000-8000-000000000000' },
   'PUT /api/clients/[key]': { ...NOBODY, kind: 'person', email: 'nobody@post.example' },
   'PUT /api/members/[key]/details': { version: 999_999, full_name: 'Nobody', email: 'nobody@post.example' },
   'POST /api/groups': { name: '', initial: 'X', tint: 'none of ours' },

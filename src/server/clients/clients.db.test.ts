@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import { expect, it } from 'vitest';
 import type { ClientFacts } from '../../core/contract/records/client';
 import { NEW_CLIENT } from '../../core/contract/records/shownClient';
@@ -71,10 +72,19 @@ it('a business’s own facts are kept with a client and their things', async () 
 });
 
 it('a new client has a key of its own, none that a page has', async () => {
-  expect(await makeClient(imke, { ...NEW_CLIENT, name: 'New' })).toBe('new-2');
-  expect(await makeClient(imke, { ...NEW_CLIENT, name: 'Édith Ashdown', responsible: 'teo' })).toBe(
-    'edith-ashdown',
+  expect(await makeClient(imke, randomUUID(), { ...NEW_CLIENT, name: 'New' })).toBe('new-2');
+  expect(
+    await makeClient(imke, randomUUID(), { ...NEW_CLIENT, name: 'Édith Ashdown', responsible: 'teo' }),
+  ).toBe('edith-ashdown');
+  expect(await makeClient(imke, randomUUID(), { ...NEW_CLIENT, name: 'Edith Ashdown' })).toBe(
+    'edith-ashdown-2',
   );
-  expect(await makeClient(imke, { ...NEW_CLIENT, name: 'Edith Ashdown' })).toBe('edith-ashdown-2');
   expect(await facts('edith-ashdown')).toMatchObject({ responsible: 'teo', version: 1 });
+});
+
+it('a new client asked for twice under one id is one', async () => {
+  const id = randomUUID();
+  const asked = () => makeClient(imke, id, { ...NEW_CLIENT, name: 'Twice Pressed' });
+  const [one, two] = await Promise.all([asked(), asked()]);
+  expect([one, two, await asked()]).toEqual(['twice-pressed', 'twice-pressed', 'twice-pressed']);
 });

@@ -14,10 +14,13 @@ export const clientFacts = forMember(async ({ business_id }: CurrentMember, key:
   factsOf(connection(), business_id, key),
 );
 
-/** Writes a new client down. Gives the key. */
+/** Writes a new client down under an id, once. Gives the key. */
 export const makeClient = forMember(
-  async ({ business_id }: CurrentMember, { version: _, ...facts }: ClientFacts): Promise<string> =>
-    insertClient(connection(), business_id, facts),
+  async (
+    { business_id }: CurrentMember,
+    id: string,
+    { version: _, ...facts }: ClientFacts,
+  ): Promise<string> => insertClient(connection(), business_id, id, facts),
 );
 
 /** Keeps what is known of a client. */

@@ -16,7 +16,7 @@ export const noteStep = forMember(
     step: SetUpStep | 'all',
     as: 'done' | 'skipped',
   ): Promise<SetUp | undefined> => {
-    const now = await setUpOf(connection(), business_id);
+    const now = await setUpOf(connection(), business_id, true);
     if (!now) return undefined;
     const next = step === 'all' ? undefined : { ...now, [step]: as };
     const over = !next || SET_UP_STEPS.every((one) => next[one] === 'done');

@@ -5,6 +5,7 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import { useForm, type DefaultValues, type FieldValues, type UseFormReturn } from 'react-hook-form';
 import { bothChanged } from '../../core/contract/records/bothChanged';
 import type { KeptAnswer } from '../../core/contract/records/keeping';
+import { newId } from '../shell/newId';
 import { askServer } from '../writing/askServer';
 import { signInAgain } from '../writing/useWriting';
 import { dropHere, keepHere, keptHere } from './keptHere';
@@ -59,6 +60,8 @@ export function useKeptForm<Facts extends { version: number }>({
   const [found, setFound] = useState(false);
   const [said, setSaid] = useState<KeptForm['said']>();
   const [disputed, setDisputed] = useState<Record<string, unknown>>({});
+  /** of a new record: asked for again, it is the same one */
+  const [id, setId] = useState(newId);
   const first = useRef(shown(facts)).current as DefaultValues<FieldValues>;
   const form = useForm<FieldValues>({
     resolver: useMemo(() => {
@@ -71,9 +74,10 @@ export function useKeptForm<Facts extends { version: number }>({
   const { isDirty, isSubmitting } = form.formState;
 
   useEffect(() => {
-    const kept = keptHere(place) as { base: Facts; values: FieldValues } | undefined;
+    const kept = keptHere(place) as { base: Facts; values: FieldValues; id: string } | undefined;
     if (!kept) return;
     setBase(kept.base);
+    setId(kept.id);
     setFound(true);
     form.reset(kept.values, { keepDefaultValues: true });
   }, [place, form]);
@@ -82,13 +86,14 @@ export function useKeptForm<Facts extends { version: number }>({
       // What was put there, not typed, is kept already.
       if (name === undefined) return;
       setSaid(undefined);
-      keepHere(place, { base, values });
+      keepHere(place, { base, values, id });
     });
     return unsubscribe;
-  }, [form, place, base]);
+  }, [form, place, base, id]);
 
   const settle = (next: Facts) => {
     dropHere(place);
+    setId(newId());
     setBase(next);
     setFound(false);
     setDisputed({});
@@ -98,7 +103,8 @@ export function useKeptForm<Facts extends { version: number }>({
   const keep = form.handleSubmit(
     async (values) => {
       const sent = { ...(values as Facts), version };
-      const answer = await askServer<KeptAnswer<Facts>>(path, sent, method);
+      const asked = method === 'POST' ? { ...sent, id } : sent;
+      const answer = await askServer<KeptAnswer<Facts>>(path, asked, method);
       if ('offline' in answer)
         return setSaid({ words: 'There is no connection. What you wrote is still here.', trouble: true });
       const { body } = answer;

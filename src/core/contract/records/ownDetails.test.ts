@@ -25,6 +25,12 @@ it('what a form shows gives the same facts again', async () => {
   await OWN_DETAILS.validate(JSON.parse(JSON.stringify(cast)), { strict: true });
 });
 
+it('a site that is typed without its scheme has the usual one', () => {
+  expect(OWN_DETAILS.cast({ ...details, website: ' quay.example/gardens ' }).website).toBe(
+    'https://quay.example/gardens',
+  );
+});
+
 it('an address without any part is none', () => {
   const { address, ...without } = details;
   expect(address).toBeDefined();

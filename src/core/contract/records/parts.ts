@@ -39,12 +39,17 @@ export function phoneNumber() {
   return line(60).test('phone', 'This is no telephone number.', (text) => !text || /\d.*\d.*\d/.test(text));
 }
 
+/** An address of the web; one that is typed without its scheme has the usual one. */
 export function webAddress() {
-  return line(2_000).test(
-    'web address',
-    'This is no web address, as https://house.example.',
-    (text) => !text || (URL.canParse(text) && /^https?:$/.test(new URL(text).protocol)),
-  );
+  const withScheme = (text: string | undefined) =>
+    text && /^[\w-]+(?:\.[\w-]+)+(?:[/?#]|$)/.test(text) ? `https://${text}` : text;
+  return line(2_000)
+    .transform(withScheme)
+    .test(
+      'web address',
+      'This is no web address, as https://house.example.',
+      (text) => !text || (URL.canParse(text) && /^https?:$/.test(new URL(text).protocol)),
+    );
 }
 
 /** An ISO date. */

@@ -39,14 +39,21 @@ export async function clientFacts(
   } as unknown as ClientFacts;
 }
 
-/** Writes a client down. Gives the key. */
+/** Writes a client down under an id, where there is none of it yet: an answer that was lost is asked for again. Gives the key. */
 export async function insertClient(
   database: Database,
   business_id: string,
+  id: string,
   facts: Omit<ClientFacts, 'version'>,
 ): Promise<string> {
-  const { models } = database;
-  const id = randomUUID();
+  const { models, sequelize } = database;
+  await sequelize.query('select pg_advisory_xact_lock(hashtextextended($id, 0))', { bind: { id } });
+  const there = (await models.client.findOne({
+    attributes: ['key'],
+    where: { business_id, id },
+    raw: true,
+  })) as unknown as { key: string } | null;
+  if (there) return there.key;
   const key = await freeKey(database, 'client', business_id, keyOfName(facts.name, 'client'));
   const values = await valuesOf(database, business_id, facts);
   await models.client.create({ ...values, business_id, id, key });
