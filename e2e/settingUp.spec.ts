@@ -94,6 +94,11 @@ for (const [size, viewport] of Object.entries(SIZES)) {
       await jotted.fill(`Oda and Per Lind, ${client}\nnobody@post.example`);
       await expect(page.getByText('Line 2: There is no name in it.')).toBeVisible();
       await expectAccessible(page);
+      // Nobody goes on without what was typed; left and come back to, it is still there.
+      await page.getByRole('button', { name: 'Go on' }).click();
+      await expect(page.getByText('Write the clients down first, or take the lines out.')).toBeVisible();
+      await page.reload();
+      await expect(jotted).toHaveValue(/Oda and Per Lind/);
       await user.type(/^One client a line/, `Oda and Per Lind, ${client}, 01632 960100`);
       await user.press('Write it down');
       await expect(page.getByText('Oda and Per Lind is written down.')).toBeVisible();

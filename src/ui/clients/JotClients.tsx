@@ -1,18 +1,23 @@
 'use client';
 
-import { useId, useMemo, useState } from 'react';
+import { useEffect, useId, useMemo, useState } from 'react';
 import Form from 'react-bootstrap/Form';
 import type { MadeClients } from '../../core/contract/records/newClients';
 import type { Refusal } from '../../core/contract/refusal';
 import { MOST_LINES, readClientLines } from '../../core/records/read/clientLines';
+import { dropHere, keepHere, keptHere } from '../forms/keptHere';
 import { askServer } from '../writing/askServer';
 
 interface Props {
+  /** where what is typed lies on this device until it is written down */
+  place: string;
   onMade: (made: MadeClients) => void;
+  /** whether something is typed that is not written down */
+  onTyped: (typed: boolean) => void;
 }
 
 /** Clients jotted down, one a line: what is understood of each is shown before they are written down. */
-export function JotClients({ onMade }: Props) {
+export function JotClients({ place, onMade, onTyped }: Props) {
   const [text, setText] = useState('');
   const [said, setSaid] = useState<{ words: string; trouble?: boolean }>();
   const [busy, setBusy] = useState(false);
@@ -20,6 +25,19 @@ export function JotClients({ onMade }: Props) {
   const clients = lines.flatMap(({ client }) => client ?? []);
   const isWrong = lines.length > clients.length || lines.length > MOST_LINES;
   const id = useId();
+
+  useEffect(() => {
+    const kept = keptHere(place);
+    if (typeof kept === 'string') setText(kept);
+  }, [place]);
+  const isTyped = lines.length > 0;
+  useEffect(() => onTyped(isTyped), [isTyped, onTyped]);
+
+  function type(next: string) {
+    setText(next);
+    if (next) keepHere(place, next);
+    else dropHere(place);
+  }
 
   async function write() {
     setBusy(true);
@@ -32,7 +50,7 @@ export function JotClients({ onMade }: Props) {
       return setSaid({ words: 'There is no connection. What you wrote is still here.', trouble: true });
     const { body } = answer;
     if (body.error !== undefined) return setSaid({ words: body.error, trouble: true });
-    setText('');
+    type('');
     setSaid({ words: inWords(body) });
     onMade(body);
   }
@@ -49,7 +67,7 @@ export function JotClients({ onMade }: Props) {
         value={text}
         placeholder={'Ada and Tom Reyes, reyes@house.example, 01632 960100'}
         aria-describedby={`${id}-read`}
-        onChange={({ target }) => setText(target.value)}
+        onChange={({ target }) => type(target.value)}
       />
       <ul id={`${id}-read`} className="jotted">
         {lines.slice(0, MOST_LINES).map(({ line, client, problem }) => (

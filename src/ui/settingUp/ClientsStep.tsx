@@ -10,16 +10,23 @@ interface Props {
   clients: readonly { key: string; name: string }[];
   /** there are more */
   more: boolean;
+  /** whose what is typed is, on this device */
+  owner: string;
 }
 
 /** The first clients, jotted down. */
-export function ClientsStep({ clients, more }: Props) {
+export function ClientsStep({ clients, more, owner }: Props) {
   const [made, setMade] = useState<readonly { key: string; name: string }[]>([]);
+  const [isTyped, setTyped] = useState(false);
   const all = [...clients, ...made];
   return (
     <>
       <section className="form-part" aria-label="Clients">
-        <JotClients onMade={(more) => setMade((before) => [...before, ...more.made])} />
+        <JotClients
+          place={`${owner} jotted clients`}
+          onMade={(now) => setMade((before) => [...before, ...now.made])}
+          onTyped={setTyped}
+        />
         {all.length > 0 && (
           <>
             <h2>There {all.length === 1 ? 'is' : 'are'}</h2>
@@ -36,7 +43,10 @@ export function ClientsStep({ clients, more }: Props) {
           </>
         )}
       </section>
-      <StepFoot step="clients" />
+      <StepFoot
+        step="clients"
+        {...(isTyped ? { waits: 'Write the clients down first, or take the lines out.' } : {})}
+      />
     </>
   );
 }

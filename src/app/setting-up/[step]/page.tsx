@@ -62,7 +62,11 @@ const CONTENT: Readonly<Record<SetUpStep, (member: CurrentMember) => Promise<Rea
   clients: async (member) => {
     const { entries, next } = await listRecords(member, 'client');
     return (
-      <ClientsStep clients={entries.map(({ key, name }) => ({ key, name }))} more={next !== undefined} />
+      <ClientsStep
+        owner={ownerOf(member)}
+        clients={entries.map(({ key, name }) => ({ key, name }))}
+        more={next !== undefined}
+      />
     );
   },
   templates: async (member) => <TemplatesStep groups={await templatesByGroup(member)} />,
