@@ -1,26 +1,17 @@
 import { array, object, string, type InferType } from 'yup';
-import { isAddress } from '../addressing/addresses';
 import { COUNTRIES } from '../records/countryDefaults';
+import { emailAddress, line } from './records/parts';
 
 /** The shortest password that an account may have. */
 export const SHORTEST_PASSWORD = 10;
 
 /** A business to be made with its first owner: given to `/api/business`, and read by the form itself. */
 export const NEW_BUSINESS = object({
-  name: string()
-    .trim()
-    .required('Write what clients call your business.')
-    .max(200, 'That is longer than 200 characters.'),
+  name: line().required('Write what clients call your business.'),
   /** ISO 3166-1 alpha-2 */
   country: string().required('Choose your country.').oneOf(COUNTRIES, 'Choose your country.'),
-  full_name: string()
-    .trim()
-    .required('Write your name, as your letters say it.')
-    .max(200, 'That is longer than 200 characters.'),
-  email: string()
-    .trim()
-    .required('Write the address that you write from.')
-    .test('address', 'This is no email address, as ada@house.example.', (text) => isAddress(text ?? '')),
+  full_name: line().required('Write your name, as your letters say it.'),
+  email: emailAddress().required('Write the address that you write from.'),
   password: string()
     .required(`Choose a password of at least ${SHORTEST_PASSWORD} characters.`)
     .min(SHORTEST_PASSWORD, `At least ${SHORTEST_PASSWORD} characters. A few words are best.`)

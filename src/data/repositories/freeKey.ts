@@ -29,12 +29,15 @@ export async function freeKeys(
     { bind: { business_id, wanted }, type: QueryTypes.SELECT },
   );
   const taken = new Set([...WORDS_OF_PATHS, ...rows.map(({ key }) => key)]);
-  return wanted.map((one) => {
-    for (let n = 1; ; n++) {
-      const key = n === 1 ? one : `${one}-${n}`;
-      if (taken.has(key)) continue;
-      taken.add(key);
-      return key;
-    }
-  });
+  return wanted.map((one) => takeKey(taken, one));
+}
+
+/** The same among keys that are known to be taken; it is one of them from then on. */
+export function takeKey(taken: Set<string>, wanted: string): string {
+  for (let n = 1; ; n++) {
+    const key = n === 1 ? wanted : `${wanted}-${n}`;
+    if (taken.has(key)) continue;
+    taken.add(key);
+    return key;
+  }
 }

@@ -36,6 +36,19 @@ it('people and things come, change, change places and go, and what is absent is 
   expect(now.contacts.map(({ key }) => key)).not.toContain(first!.key);
 });
 
+it('a person who is named twice is there once, and once anew', async () => {
+  const school = await facts('saltbyschool');
+  const [first, ...others] = school.contacts;
+  await keepClient(imke, 'saltbyschool', {
+    ...school,
+    contacts: [first!, { ...first!, role: 'twice' }, ...others],
+  });
+  const { contacts } = await facts('saltbyschool');
+  expect(contacts).toHaveLength(school.contacts.length + 1);
+  expect(new Set(contacts.map(({ key }) => key)).size).toBe(contacts.length);
+  expect(contacts[0]).toEqual(first);
+});
+
 it('the later of two writers gets what the earlier one kept', async () => {
   const seen = await facts('quist');
   await keepClient(imke, 'quist', { ...seen, phone: '01632 960111' });

@@ -1,4 +1,6 @@
 import { array, number, object, type InferType } from 'yup';
+import { isTimeZone } from '../../dates/zone';
+import { isLocale } from '../../records/read/storedValues';
 import { VERSION } from '../numbers';
 import { day, emailAddress, line, lines, phoneNumber, postalAddress, weekday, webAddress } from './parts';
 
@@ -15,11 +17,11 @@ export const OWN_DETAILS = object({
   /** BCP 47 */
   locale: line(35)
     .required('Write how dates and sums are written, as en-GB.')
-    .test('locale', 'There is no such language and country, as en-GB.', (tag) => isLocale(tag)),
+    .test('locale', 'There is no such language and country, as en-GB.', (tag) => isLocale(tag ?? '')),
   /** IANA */
   time_zone: line(60)
     .required('Choose where your clock is read.')
-    .test('zone', 'There is no such time zone, as Europe/London.', (zone) => isZone(zone)),
+    .test('zone', 'There is no such time zone, as Europe/London.', (zone) => isTimeZone(zone ?? '')),
   /** ISO 4217 */
   currency: line(3)
     .required('Choose the currency of your sums.')
@@ -31,22 +33,6 @@ export const OWN_DETAILS = object({
   booking_label: line(40).required('Write what you call a booking, as “visit”.'),
 }).noUnknown();
 export type OwnDetails = InferType<typeof OWN_DETAILS>;
-
-function isLocale(tag: string | undefined): boolean {
-  try {
-    return Intl.NumberFormat.supportedLocalesOf(tag ?? '').length > 0;
-  } catch {
-    return false;
-  }
-}
-
-function isZone(timeZone: string | undefined): boolean {
-  try {
-    return new Intl.DateTimeFormat('en', { timeZone }).resolvedOptions().timeZone !== undefined;
-  } catch {
-    return false;
-  }
-}
 
 function isCurrency(code: string | undefined): boolean {
   return Intl.supportedValuesOf('currency').includes(code ?? '');

@@ -3,8 +3,8 @@ import { QueryTypes } from 'sequelize';
 import type { ClientFacts, ContactFacts, ItemFacts } from '../../../core/contract/records/client';
 import { keyOfName } from '../../../core/template/keyOfName';
 import type { Database } from '../../database';
-import { freeKey } from '../freeKey';
-import { present } from './present';
+import { freeKey, takeKey } from '../freeKey';
+import { columnsOf, present } from './factsInRow';
 
 const PERSON = ['given_name', 'family_name', 'preferred_name', 'honorific'] as const;
 const REACHED = ['email', 'phone', 'mobile'] as const;
@@ -110,7 +110,7 @@ async function valuesOf(
         raw: true,
       })) as unknown as { id: string } | null)
     : null;
-  return { ...columns(CLIENT, facts), responsible_id: responsible?.id ?? null };
+  return { ...columnsOf(CLIENT, facts), responsible_id: responsible?.id ?? null };
 }
 
 /** People and things that are there are changed, new ones come, the others go; their order is the one given. */
@@ -139,17 +139,22 @@ async function keepParts(
     const kept = new Set(parts.flatMap(({ key }) => key ?? []));
     const gone = rows.filter(({ key }) => !kept.has(key)).map(({ id }) => id);
     if (gone.length > 0) await model.destroy({ where: { business_id, id: gone } });
-    const taken = new Set(rows.map(({ key }) => key));
-    for (const [position, part] of parts.entries()) {
-      const id = ids.get(part.key ?? '');
-      const values = { ...columns(names, part), position };
-      if (id) await model.update(values, { where: { business_id, id } });
-      else {
-        const key = freeAmong(taken, keyOfName(called(part), 'one'));
-        taken.add(key);
-        await model.create({ ...values, business_id, id: randomUUID(), client_id, key });
-      }
-    }
+    const taken = new Set(ids.keys());
+    const written = parts.map((part, position) => {
+      const { key = '' } = part;
+      const id = ids.get(key);
+      // One that is named twice is there once, and once new.
+      ids.delete(key);
+      return {
+        ...columnsOf(names, part),
+        business_id,
+        client_id,
+        id: id ?? randomUUID(),
+        key: id ? key : takeKey(taken, keyOfName(called(part), 'one')),
+        position,
+      };
+    });
+    await model.bulkCreate(written, { updateOnDuplicate: [...names, 'position'] });
   }
 }
 
@@ -157,27 +162,9 @@ async function keepParts(
 interface PartTable {
   findAll(options: object): Promise<{ id: string; key: string }[]>;
   destroy(options: object): Promise<number>;
-  update(values: object, options: object): Promise<unknown>;
-  create(values: object): Promise<unknown>;
+  bulkCreate(rows: object[], options: object): Promise<unknown>;
 }
 
 function nameOfContact({ given_name, preferred_name, family_name }: ContactFacts): string {
   return [given_name ?? preferred_name, family_name].filter(Boolean).join(' ');
 }
-
-function freeAmong(taken: ReadonlySet<string>, wanted: string): string {
-  for (let n = 1; ; n++) {
-    const key = n === 1 ? wanted : `${wanted}-${n}`;
-    if (!taken.has(key)) return key;
-  }
-}
-
-function columns(names: readonly string[], facts: object): object {
-  const said = facts as Readonly<Record<string, unknown>>;
-  return Object.fromEntries(
-    names.filter((name) => name !== 'key').map((name) => [name, said[name] ?? EMPTY[name] ?? null]),
-  );
-}
-
-/** Without any they are empty, not absent. */
-const EMPTY: Readonly<Record<string, unknown>> = { tags: [], uses: [], custom: {} };

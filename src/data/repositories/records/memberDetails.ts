@@ -1,6 +1,6 @@
 import type { MemberDetails } from '../../../core/contract/records/memberDetails';
 import type { Database } from '../../database';
-import { present } from './present';
+import { columnsOf, present } from './factsInRow';
 
 const COLUMNS = [
   ...['version', 'full_name', 'given_name', 'family_name', 'title', 'phone', 'mobile', 'email'],
@@ -28,11 +28,8 @@ export async function keepMemberDetails(
   key: string,
   { version, ...details }: MemberDetails,
 ): Promise<boolean> {
-  const values = Object.fromEntries(
-    COLUMNS.filter((name) => name !== 'version').map((name) => [name, details[name] ?? null]),
-  );
   const [changed] = await models.member.update(
-    { ...values, version: version + 1 },
+    { ...columnsOf(COLUMNS, details), version: version + 1 },
     { where: { business_id, key, version } },
   );
   return changed === 1;

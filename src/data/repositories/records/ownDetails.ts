@@ -1,7 +1,7 @@
 import { QueryTypes } from 'sequelize';
 import type { OwnDetails } from '../../../core/contract/records/ownDetails';
 import type { Database } from '../../database';
-import { present } from './present';
+import { columnsOf, present } from './factsInRow';
 
 const COLUMNS = [
   ...['version', 'name', 'legal_name', 'address', 'phone', 'email', 'website', 'payment_details', 'locale'],
@@ -24,11 +24,8 @@ export async function keepOwnDetails(
   business_id: string,
   { version, ...details }: OwnDetails,
 ): Promise<boolean> {
-  const values = Object.fromEntries(
-    COLUMNS.filter((name) => name !== 'version').map((name) => [name, details[name] ?? null]),
-  );
   const [changed] = await models.business.update(
-    { ...values, version: version + 1 },
+    { ...columnsOf(COLUMNS, details), version: version + 1 },
     { where: { id: business_id, version } },
   );
   return changed === 1;
