@@ -1,11 +1,22 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { cache } from 'react';
+import type { RecordView } from '../core/describe/recordView';
+import type { BookingWords } from '../core/records/bookingWords';
+import { actedOn, actOfWord } from '../core/template/acts';
 import type { StartingPoint } from '../core/records/which/situation';
 import { recordPage } from '../server/records/recordPage';
 import { showLetters } from '../server/letters/showLetters';
+import { templatesOfAct } from '../server/templates/actTemplates';
+import { ActLetters } from '../ui/records/ActLetters';
+import { BeginFrom } from '../ui/records/BeginFrom';
 import { PaymentForm } from '../ui/records/PaymentForm';
 import { RecordPaper } from '../ui/records/RecordPaper';
+import { recordPath } from '../ui/records/recordPath';
+import { RemoveRecord } from '../ui/records/RemoveRecord';
+import { BookingActs } from '../ui/work/BookingActs';
+import { FreeDayList } from '../ui/work/FreeDayList';
+import { InvoiceActs } from '../ui/work/InvoiceActs';
 import { keyFrom } from './keyFrom';
 import { requireMember } from './session';
 
@@ -17,33 +28,69 @@ export async function recordTitle(kind: StartingPoint['kind'], segment: string):
   return { title: (await load(kind, keyFrom(segment)))?.view.title ?? 'Nothing found' };
 }
 
-/** The page of a record of any kind. */
-export async function RecordRoute({
-  kind,
-  segment,
-  back,
-}: {
+interface RouteProps {
   kind: StartingPoint['kind'];
   segment: string;
   back: { href: string; words: string };
-}) {
+  /** the act that was just done to it, as a word of the address */
+  did?: string | string[] | undefined;
+}
+
+/** The page of a record of any kind. */
+export async function RecordRoute({ kind, segment, back, did }: RouteProps) {
   const found = await load(kind, keyFrom(segment));
   if (!found) notFound();
   const member = await requireMember();
   const letters = await showLetters(member, found.letters);
   const key = keyFrom(segment);
+  const { view, version, payable, booking, invoiceStatus, days } = found;
+  const from = `${kind}:${key}`;
+  const act = typeof did === 'string' ? actOfWord(did) : undefined;
+  const word = member.words.booking;
   return (
     <RecordPaper
-      from={`${kind}:${key}`}
+      from={from}
       back={back}
-      view={found.view}
+      view={view}
       words={member.words}
       letters={letters}
-      {...(kind === 'client' ? { change: `/clients/${encodeURIComponent(key)}/change` } : {})}
+      {...(invoiceStatus === 'void' ? {} : { change: `${recordPath({ kind, key })}/change` })}
+      foot={
+        <RemoveRecord
+          kind={kind}
+          recordKey={key}
+          version={version}
+          name={view.title}
+          along={kind === 'client' ? inWords(view, member.words) : ''}
+          list={back.href}
+        />
+      }
     >
-      {kind === 'invoice' && (
-        <PaymentForm invoice={key} {...(found.payable ? { payable: found.payable } : {})} />
+      {act && actedOn(act) === kind && <ActLetters act={await templatesOfAct(member, act)} from={from} />}
+      {booking && (
+        <BookingActs key={version} booking={key} version={version} word={word} {...booking} />
       )}
+      {invoiceStatus && (
+        <InvoiceActs key={`acts ${version}`} invoice={key} version={version} status={invoiceStatus} />
+      )}
+      {kind === 'invoice' && <PaymentForm invoice={key} {...(payable ? { payable } : {})} />}
+      {days && <FreeDayList days={days} />}
+      <BeginFrom kind={kind} recordKey={key} booking={word} hasClient={view.client !== undefined} />
     </RecordPaper>
   );
+}
+
+/** What goes along with a client: "3 visits and 1 project" */
+function inWords({ links }: RecordView, { booking, bookings }: BookingWords): string {
+  const kinds = [
+    ['enquiry', 'enquiry', 'enquiries'],
+    ['project', 'project', 'projects'],
+    ['booking', booking, bookings],
+    ['invoice', 'invoice', 'invoices'],
+  ] as const;
+  const counted = kinds.flatMap(([kind, one, several]) => {
+    const count = links.filter((link) => link.kind === kind).length;
+    return count === 0 ? [] : [`${count} ${count === 1 ? one : several}`];
+  });
+  return new Intl.ListFormat('en-GB').format(counted);
 }

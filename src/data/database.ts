@@ -10,12 +10,16 @@ import { MEMBER, SESSION, SIGNATURE } from './models/member';
 import { ATTACHMENT, DELIVERY_EVENT, MESSAGE, MESSAGE_RECIPIENT } from './models/message';
 import { BOOKING, BOOKING_ITEM, PROJECT, PROJECT_CONTACT, PROJECT_PARTNER } from './models/project';
 import { LETTERHEAD, PASSAGE, TEMPLATE, TEMPLATE_GROUP, TEMPLATE_VERSION } from './models/template';
+import { PAYMENT_PLAN, REMOVED_RECORD, SERVICE, WORK_WAYS } from './models/work';
 import { withoutValues } from './withoutValues';
 
 /** Every table by its name, in an order in which rows may be written. */
 export const TABLES = {
   business: BUSINESS,
   custom_field: CUSTOM_FIELD,
+  work_ways: WORK_WAYS,
+  service: SERVICE,
+  payment_plan: PAYMENT_PLAN,
   member: MEMBER,
   session: SESSION,
   partner: PARTNER,
@@ -46,6 +50,7 @@ export const TABLES = {
   message_recipient: MESSAGE_RECIPIENT,
   attachment: ATTACHMENT,
   delivery_event: DELIVERY_EVENT,
+  removed_record: REMOVED_RECORD,
 } as const;
 
 export type TableName = keyof typeof TABLES;

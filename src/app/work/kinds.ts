@@ -1,13 +1,15 @@
 import { withArticle } from '../../core/fill/formats/article';
 import { capital } from '../../core/describe/capital';
 import type { BookingWords } from '../../core/records/bookingWords';
-import type { StartingPoint } from '../../core/records/which/situation';
+import type { ListedKind } from '../../core/records/recordKind';
 
 interface WorkKind {
-  kind: StartingPoint['kind'];
+  kind: ListedKind;
   title: (words: BookingWords) => string;
   find: (words: BookingWords) => string;
   empty: (words: BookingWords) => string;
+  /** what makes one */
+  make: (words: BookingWords) => string;
 }
 
 /** The kinds of work by the last part of their path. */
@@ -19,6 +21,7 @@ export const WORK_KINDS: ReadonlyMap<string, WorkKind> = new Map<string, WorkKin
       title: ({ bookings }) => capital(bookings),
       find: ({ booking }) => `Find ${withArticle(booking)}`,
       empty: ({ booking }) => `There is no ${booking} yet.`,
+      make: ({ booking }) => `New ${booking}`,
     },
   ],
   [
@@ -28,6 +31,7 @@ export const WORK_KINDS: ReadonlyMap<string, WorkKind> = new Map<string, WorkKin
       title: () => 'Invoices',
       find: () => 'Find an invoice',
       empty: () => 'There is no invoice yet.',
+      make: () => 'New invoice',
     },
   ],
   [
@@ -37,6 +41,7 @@ export const WORK_KINDS: ReadonlyMap<string, WorkKind> = new Map<string, WorkKin
       title: () => 'Projects',
       find: () => 'Find a project',
       empty: () => 'There is no project yet.',
+      make: () => 'New project',
     },
   ],
   [
@@ -46,6 +51,17 @@ export const WORK_KINDS: ReadonlyMap<string, WorkKind> = new Map<string, WorkKin
       title: () => 'Enquiries',
       find: () => 'Find an enquiry',
       empty: () => 'Nobody has asked yet.',
+      make: () => 'New enquiry',
+    },
+  ],
+  [
+    'partners',
+    {
+      kind: 'partner',
+      title: () => 'Partners',
+      find: () => 'Find a partner',
+      empty: () => 'There is no partner yet.',
+      make: () => 'New partner',
     },
   ],
 ]);

@@ -9,7 +9,8 @@ export interface WorkingDays {
 /** Longest run without a working day that is searched before the answer is "none": ten years. */
 const LIMIT = 3653;
 
-function isWorkingDay(day: Day, week: WorkingDays): boolean {
+/** Whether the business works on a day. */
+export function isWorkingDay(day: Day, week: WorkingDays): boolean {
   return week.weekdays.has(weekdayOf(day)) && !week.holidays.has(day);
 }
 

@@ -25,7 +25,7 @@ export function nameInvoice(book: RecordBook, invoice: InvoiceData): RecordName 
         ? `${state}, due ${formats.date(due, 'day and month')}`
         : state;
   return {
-    name: invoice.number ?? invoice.key,
+    name: invoice.number ?? 'draft',
     note: `${formats.money(isUnpaid ? balance : amount)}, ${stands}`,
   };
 }

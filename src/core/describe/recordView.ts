@@ -205,7 +205,7 @@ class View {
     const project = this.book.projects.get(invoice.project ?? '');
     return {
       kind: 'invoice',
-      title: `Invoice ${invoice.number ?? invoice.key}`,
+      title: invoice.number ? `Invoice ${invoice.number}` : 'A draft of an invoice',
       note: nameInvoice(this.book, invoice).note,
       facts: facts('invoice', [
         ['state', sums.state],

@@ -23,6 +23,13 @@ export const STARTING_POINTS = ['client', 'enquiry', 'project', 'booking', 'invo
 
 export type StartingKind = (typeof STARTING_POINTS)[number];
 
+/** The kinds of record that have a list of their own. */
+export type ListedKind = StartingKind | 'partner';
+
+export function isListedKind(word: string): word is ListedKind {
+  return word === 'partner' || isStartingKind(word);
+}
+
 /** Whether a word names a kind of record that a letter can start from. */
 export function isStartingKind(word: string): word is StartingKind {
   return (STARTING_POINTS as readonly string[]).includes(word);

@@ -18,3 +18,18 @@ export const ACTS = [
 ] as const;
 
 export type Act = (typeof ACTS)[number];
+
+/** The kind of record that an act is done to. */
+export function actedOn(act: Act): 'enquiry' | 'booking' | 'invoice' | 'project' {
+  if (act.startsWith('visit')) return 'booking';
+  if (act.startsWith('job')) return 'project';
+  return act.startsWith('enquiry') ? 'enquiry' : 'invoice';
+}
+
+/** An act as a word of an address, and back: "visit-moved". */
+export function actWord(act: Act): string {
+  return act.replaceAll(' ', '-');
+}
+export function actOfWord(word: string): Act | undefined {
+  return ACTS.find((act) => actWord(act) === word);
+}

@@ -79,6 +79,17 @@ async function rowsOf(demonstration: Demonstration): Promise<Rows> {
     file: demonstration.files.map((file) => ({ ...file, business_id, size: file.content.length })),
     ...templateRows(demonstration, business_id),
     ...messageRows(demonstration, business_id),
+    ...workRows(demonstration, business_id),
+  };
+}
+
+function workRows({ services = [], plans = [], ways }: Demonstration, business_id: string): Rows {
+  const inOrder = <Row extends { name?: string }>(kind: string, rows: Row[]) =>
+    rows.map((row, position) => ({ ...row, business_id, id: stableId(kind, row.name ?? ''), position }));
+  return {
+    work_ways: [{ ...ways, business_id }],
+    service: inOrder('service', services),
+    payment_plan: inOrder('payment plan', plans),
   };
 }
 

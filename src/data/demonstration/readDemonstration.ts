@@ -22,7 +22,10 @@ import { readPassage, readTemplate } from '../../core/template/text/readTemplate
 import { keyOfName } from '../../core/template/keyOfName';
 import { wordsOfSignature } from '../../core/template/wordsOfSignature';
 import { isoMoment } from '../../core/dates/zone';
+import type { RowOf } from '../column';
+import type { WORK_WAYS } from '../models/work';
 import { readTexts } from '../readTexts';
+import type { Rows } from '../rows';
 import type { ShippedGroup } from '../starters/templateRows';
 import { relativeDay, type Anchor } from './relativeDay';
 
@@ -68,6 +71,9 @@ export interface Demonstration {
   templates: Template[];
   passages: Passage[];
   files: DemonstrationFile[];
+  services: Rows['service'];
+  plans: Rows['payment_plan'];
+  ways: Partial<RowOf<typeof WORK_WAYS>>;
 }
 
 /** A picture; the records name it by its SHA-256 as they do in the database, the data files by its name. */
@@ -91,6 +97,9 @@ export async function readDemonstration(folder: string, now: number): Promise<De
     custom_fields: CustomFieldData[];
     groups: ShippedGroup[];
     signatures: WrittenSignature[];
+    services: NonNullable<Rows['service']>;
+    payment_plans: NonNullable<Rows['payment_plan']>;
+    work_ways: Demonstration['ways'];
   };
   const zone = house.business.time_zone ?? 'Europe/London';
   const { files, named } = await readFiles(path.join(folder, 'files'));
@@ -131,6 +140,9 @@ export async function readDemonstration(folder: string, now: number): Promise<De
       readPassage(text, file, path.basename(file, '.md')),
     ),
     files,
+    services: house.services,
+    plans: house.payment_plans,
+    ways: house.work_ways,
   };
 }
 

@@ -6,7 +6,8 @@ export const INVOICE = {
   business_id: key(uuid()),
   id: key(uuid()),
   key: text(),
-  number: text(),
+  /** a draft has none yet */
+  number: maybe(text()),
   client_id: uuid(),
   project_id: maybe(uuid()),
   issued_on: maybe(date()),

@@ -23,7 +23,7 @@ const LETTERS = `select message.id, message.direction, message.kind, message.sta
     member.full_name as member, member.key as member_key, client.name as client, client.key as client_key,
     template.name as template, template.key as template_key,
     case
-      when invoice.id is not null then jsonb_build_object('kind', 'invoice', 'key', invoice.key, 'name', invoice.number)
+      when invoice.id is not null then jsonb_build_object('kind', 'invoice', 'key', invoice.key, 'name', coalesce(invoice.number, 'draft'))
       when booking.id is not null then jsonb_build_object('kind', 'booking', 'key', booking.key, 'name', booking.service)
       when enquiry.id is not null then
         jsonb_build_object('kind', 'enquiry', 'key', enquiry.key, 'name', coalesce(enquiry.name, enquiry.email))

@@ -5,7 +5,7 @@ import { capital } from '../../core/describe/capital';
 import type { Formats } from '../../core/fill/formats/formats';
 import { formatsOf } from '../../core/fill/formats/formatsOf';
 import type { RecordBook } from '../../core/records/recordBook';
-import type { StartingKind } from '../../core/records/recordKind';
+import type { ListedKind } from '../../core/records/recordKind';
 import { hasWords, searchable, wordsWanted } from '../../core/searching/finder';
 import { searchWays } from '../../core/searching/searchWays';
 import { foundRecords, listPage, MOST_FOUND, type ListPlace } from '../../data/repositories/lists/listPages';
@@ -26,7 +26,7 @@ const MOST_WORDS = 12;
  * @throws NoSuchPlace
  */
 export const listRecords = forMember(
-  async ({ business_id }, kind: StartingKind, after?: string): Promise<ListPage> => {
+  async ({ business_id }, kind: ListedKind, after?: string): Promise<ListPage> => {
     const { rows, next } = await rowsOf(business_id, kind, { after: readPlace(after), most: PAGE });
     return {
       entries: entriesIn(await businessBook(business_id), kind, rows),
@@ -37,7 +37,7 @@ export const listRecords = forMember(
 
 /** The records of a kind that have all of some words; those whose name has them come first. */
 export const findRecords = forMember(
-  async ({ business_id }, kind: StartingKind, find: string): Promise<ListPage> => {
+  async ({ business_id }, kind: ListedKind, find: string): Promise<ListPage> => {
     const book = await businessBook(business_id);
     const wanted = searchWays(find, formatsOf(book).settings.home).slice(0, MOST_WORDS);
     const found = await foundRecords(connection(), kind, wanted);
@@ -52,7 +52,7 @@ export const findRecords = forMember(
 /** Of many records the ids of those that are shown: only their names are read. */
 async function firstOf(
   business_id: string,
-  kind: StartingKind,
+  kind: ListedKind,
   found: readonly string[],
   words: readonly string[],
 ): Promise<string[]> {
@@ -79,25 +79,25 @@ function namedFirst<T extends { name: string; day?: string }>(
 
 function rowsOf(
   business_id: string,
-  kind: StartingKind,
+  kind: ListedKind,
   asked: { after?: ListPlace | undefined; among?: readonly string[]; most: number },
 ) {
   const bind = boundBy(kind);
   return listPage<ListRows[typeof kind]>(connection(), business_id, RECORD_LISTS[kind], { ...asked, bind });
 }
 
-function boundBy(kind: StartingKind): object {
+function boundBy(kind: ListedKind): object {
   return kind === 'booking' ? { now: new Date(now()) } : {};
 }
 
-function entriesIn(book: RecordBook, kind: StartingKind, rows: readonly object[]): ListEntry[] {
+function entriesIn(book: RecordBook, kind: ListedKind, rows: readonly object[]): ListEntry[] {
   const formats = formatsOf(book);
   const entry = ENTRIES[kind] as (row: object, formats: Formats, book: RecordBook) => ListEntry;
   return rows.map((row) => entry(row, formats, book));
 }
 
 type Entries = {
-  [Kind in StartingKind]: (row: ListRows[Kind], formats: Formats, book: RecordBook) => ListEntry;
+  [Kind in ListedKind]: (row: ListRows[Kind], formats: Formats, book: RecordBook) => ListEntry;
 };
 
 const ENTRIES: Entries = {
@@ -148,11 +148,16 @@ const ENTRIES: Entries = {
           : 'open';
     return {
       key,
-      name: `${number}, ${client}`,
+      name: number === null ? client : `${number}, ${client}`,
       note: formats.money(open ? total - paid : total),
       state: { words, kind: !open ? 'in order' : days > 0 ? 'needs you' : 'waiting' },
     };
   },
+  partner: ({ key, name, trade, town }) => ({
+    key,
+    name,
+    note: [trade, town].filter(Boolean).join(', '),
+  }),
 };
 
 /** “Today, Friday 27 November”, “Earlier today, …”, “Monday 30 November”; with its year when that is another. */

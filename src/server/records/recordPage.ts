@@ -1,5 +1,8 @@
 import type { Payable } from '../../core/contract/payments';
 import { recordView, type RecordView } from '../../core/describe/recordView';
+import type { DayAsked } from '../../core/contract/freeDays';
+import type { BookingData } from '../../core/records/recordsFile';
+import { readMoment } from '../../core/dates/zone';
 import { isoOf } from '../../core/dates/civil';
 import { decimalString, minorDigits } from '../../core/money/currency';
 import { SCHEMA_DEFAULTS } from '../../core/records/defaults';
@@ -12,19 +15,31 @@ import { now } from '../clock';
 import { connection } from '../connection';
 import type { CurrentMember } from '../signIn/currentMember';
 import { forMember } from '../forMember';
+import { freeDays } from './freeDays';
 
+/** A record as its page has it. */
 export interface RecordPage {
   view: RecordView;
   letters: KeptLetter[];
+  version: number;
   payable?: Payable;
+  /** of a booking */
+  booking?: { status: BookingData['status']; isPast: boolean };
+  /** of an invoice */
+  invoiceStatus?: 'draft' | 'sent' | 'void';
+  /** of an enquiry: the days asked for, as they are booked now */
+  days?: DayAsked[];
 }
 
+/** So many days that were asked for are looked up. */
+const MOST_DAYS = 31;
 /** So many letters stand on a record's page; the others are in Post. */
 const MOST_LETTERS = 50;
 
 /** A record with its facts and its letters. Undefined: there is no such record. */
 export const recordPage = forMember(
-  async ({ business_id }: CurrentMember, start: StartingPoint): Promise<RecordPage | undefined> => {
+  async (member: CurrentMember, start: StartingPoint): Promise<RecordPage | undefined> => {
+    const { business_id } = member;
     const database = connection();
     const record = await startingRecord(database, business_id, start);
     if (!record) return undefined;
@@ -38,9 +53,36 @@ export const recordPage = forMember(
     const view = recordView(book, start);
     if (!view) return undefined;
     const payable = start.kind === 'invoice' ? payableOf(book, start.key, record.version) : undefined;
-    return { view, letters, ...(payable ? { payable } : {}) };
+    return {
+      view,
+      letters,
+      version: record.version,
+      ...(payable ? { payable } : {}),
+      ...(await ofItsKind(member, book, start)),
+    };
   },
 );
+
+async function ofItsKind(
+  member: CurrentMember,
+  book: RecordBook,
+  { kind, key }: StartingPoint,
+): Promise<Partial<RecordPage>> {
+  switch (kind) {
+    case 'booking': {
+      const { status, ends_at } = book.bookings.get(key)!;
+      return { booking: { status, isPast: (readMoment(ends_at ?? '') ?? Infinity) < book.now } };
+    }
+    case 'invoice':
+      return { invoiceStatus: book.invoices.get(key)!.status as 'draft' };
+    case 'enquiry': {
+      const days = (book.enquiries.get(key)!.wanted_on ?? []).slice(0, MOST_DAYS);
+      return days.length > 0 ? { days: await freeDays(member, days) } : {};
+    }
+    default:
+      return {};
+  }
+}
 
 function payableOf(book: RecordBook, key: string, version: number): Payable | undefined {
   const { isUnpaid, balance } = book.sumsOf(book.invoices.get(key)!);

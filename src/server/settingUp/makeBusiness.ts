@@ -48,6 +48,7 @@ export async function makeFirstBusiness(asked: NewBusiness): Promise<Session | u
           set_up: {},
         },
       ],
+      work_ways: [{ business_id: id }],
       member: [
         {
           business_id: id,

@@ -1,6 +1,6 @@
 import type { ActTemplates } from '../../core/contract/acts';
 import type { TemplateAnswer } from '../../core/contract/templates';
-import { ACTS } from '../../core/template/acts';
+import { ACTS, type Act } from '../../core/template/acts';
 import { keepVersion } from '../../data/repositories/templates/templateVersions';
 import { templatesByKey } from '../../data/repositories/templates/templatesOfBusiness';
 import { connection } from '../connection';
@@ -24,6 +24,12 @@ export const actTemplates = forMember(async (member: CurrentMember): Promise<Act
       }))
       .sort((a, b) => Number(b.first) - Number(a.first)),
   }));
+});
+
+/** The messages of one act, those that rest left out. */
+export const templatesOfAct = forMember(async (member: CurrentMember, act: Act): Promise<ActTemplates> => {
+  const own = (await actTemplates(member)).find((one) => one.act === act)!;
+  return { act, templates: own.templates.filter(({ resting }) => !resting) };
 });
 
 /** Makes a template the first of its act: a version of it, and one of whichever was. Undefined: it belongs to none. */

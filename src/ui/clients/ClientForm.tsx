@@ -1,59 +1,37 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
-import { useMemo, type ReactNode } from 'react';
-import { clientFacts, type ClientFacts } from '../../core/contract/records/client';
-import type { OwnFields } from '../../core/contract/records/customFacts';
+import type { FormChoices } from '../../core/contract/records/formChoices';
 import { shownClient } from '../../core/contract/records/shownClient';
 import { CHOICES } from '../../core/records/catalogue/choices';
 import { AddressFields } from '../forms/AddressFields';
 import { Choice, Field } from '../forms/Field';
 import { CustomFields } from '../forms/CustomFields';
 import { KeptFormFrame } from '../forms/KeptFormFrame';
-import { useKeptForm } from '../forms/useKeptForm';
+import { useRecordForm, type RecordFormProps } from '../forms/useRecordForm';
 import { ClientName } from './ClientName';
 import { ContactList } from './ContactList';
 import { ItemList } from './ItemList';
 import { LikelyDoubles } from './LikelyDoubles';
 
-interface Props {
-  /** whose what is typed is, on this device */
-  owner: string;
-  /** absent: a new one */
-  clientKey?: string;
-  facts: ClientFacts;
-  /** of the business */
-  locale: string;
-  /** what the business calls a thing that it works on */
-  itemLabel: string;
-  /** the members by their keys */
-  members: readonly (readonly [key: string, name: string])[];
-  /** the facts that the business keeps of its own */
-  own: OwnFields;
-  children?: ReactNode;
+interface Props extends RecordFormProps<'client'> {
+  choices: FormChoices;
 }
 
 /** What is known of a client, with their people and things. */
-export function ClientForm({ owner, clientKey, facts, locale, itemLabel, members, own, children }: Props) {
-  const router = useRouter();
-  const kept = useKeptForm<ClientFacts>({
-    place: `${owner} client ${clientKey ?? 'new'}`,
-    schema: useMemo(() => clientFacts(own), [own]),
+export function ClientForm({ owner, recordKey, facts, enquiry, choices }: Props) {
+  const { locale, itemLabel, members, own } = choices;
+  const isNew = recordKey === undefined;
+  const kept = useRecordForm({
+    kind: 'client',
+    owner,
     facts,
-    shown: (known) => shownClient(known, own),
-    path: `/api/clients/${clientKey === undefined ? 'new' : encodeURIComponent(clientKey)}`,
-    method: clientKey === undefined ? 'POST' : 'PUT',
-    onKept: (_, key = clientKey) => {
-      router.push(`/clients/${encodeURIComponent(key!)}`);
-      router.refresh();
-    },
+    own,
+    shown: shownClient,
+    ...(isNew ? {} : { recordKey }),
+    ...(enquiry === undefined ? {} : { enquiry, begunFrom: enquiry }),
   });
   return (
-    <KeptFormFrame
-      kept={kept}
-      button={clientKey === undefined ? 'Write the client down' : 'Keep'}
-      beside={children}
-    >
+    <KeptFormFrame kept={kept} button={isNew ? 'Write the client down' : 'Keep'}>
       <section className="form-part" aria-labelledby="client-who">
         <h2 id="client-who">Who</h2>
         <Choice
@@ -61,11 +39,11 @@ export function ClientForm({ owner, clientKey, facts, locale, itemLabel, members
           label="What sort of client"
           options={CHOICES['client.kind'].map((kind) => [kind, kind])}
         />
-        <ClientName locale={locale} isNew={clientKey === undefined} />
+        <ClientName locale={locale} isNew={isNew} />
         <Field name="email" label="Email address" type="email" autoComplete="off" />
         <Field name="phone" label="Telephone" type="tel" autoComplete="off" />
         <Field name="mobile" label="Mobile" type="tel" autoComplete="off" help="For text messages." />
-        <LikelyDoubles clientKey={clientKey} />
+        <LikelyDoubles clientKey={recordKey} />
       </section>
       <section className="form-part" aria-labelledby="client-where">
         <h2 id="client-where">Where</h2>

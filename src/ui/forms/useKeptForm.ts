@@ -21,6 +21,8 @@ interface Options<Facts> {
   /** where they are given to */
   path: string;
   method?: 'POST' | 'PUT';
+  /** what is sent along with a new one, beside its facts */
+  along?: object;
   /** @param key of a record that was new */
   onKept?: (kept: Facts, key?: string) => void;
 }
@@ -52,6 +54,7 @@ export function useKeptForm<Facts extends { version: number }>({
   shown,
   path,
   method = 'PUT',
+  along,
   onKept,
 }: Options<Facts>): KeptForm {
   /** the facts that what is typed was begun from */
@@ -103,7 +106,7 @@ export function useKeptForm<Facts extends { version: number }>({
   const keep = form.handleSubmit(
     async (values) => {
       const sent = { ...(values as Facts), version };
-      const asked = method === 'POST' ? { ...sent, id } : sent;
+      const asked = method === 'POST' ? { ...sent, id, ...along } : sent;
       const answer = await askServer<KeptAnswer<Facts>>(path, asked, method);
       if ('offline' in answer)
         return setSaid({ words: 'There is no connection. What you wrote is still here.', trouble: true });

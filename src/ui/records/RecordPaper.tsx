@@ -19,6 +19,8 @@ interface Props {
   change?: string;
   /** what can be done about the record besides writing */
   children?: ReactNode;
+  /** what stands at the end */
+  foot?: ReactNode;
 }
 
 const headings = ({ bookings }: BookingWords) => [
@@ -29,7 +31,7 @@ const headings = ({ bookings }: BookingWords) => [
 ];
 
 /** A record on paper: its facts, what hangs on it, and its letters. */
-export function RecordPaper({ from, back, view, words, letters, change, children }: Props) {
+export function RecordPaper({ from, back, view, words, letters, change, children, foot }: Props) {
   const { title, note, facts, tables, links, client } = view;
   return (
     <article className="paper letter record" aria-labelledby="record-title">
@@ -117,6 +119,7 @@ export function RecordPaper({ from, back, view, words, letters, change, children
         <h2>Letters</h2>
         <Letters letters={letters} />
       </section>
+      {foot}
     </article>
   );
 }

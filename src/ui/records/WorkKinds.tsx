@@ -6,6 +6,7 @@ const KINDS = [
   { kind: 'invoices', name: 'Invoices' },
   { kind: 'projects', name: 'Projects' },
   { kind: 'enquiries', name: 'Enquiries' },
+  { kind: 'partners', name: 'Partners' },
 ];
 
 /** The kinds of work, as words above the list. */

@@ -8,10 +8,12 @@ import { Opening } from '../shell/Opening';
 const PAGES = [
   ['/settings/details', 'Own details', 'name, address, how to pay, when you work'],
   ['/settings/you', 'You', 'your name, title and numbers'],
+  ['/settings/work', 'Services and invoices', 'usual lengths and prices, numbers, payment plans'],
   ['/templates/signatures', 'Signatures', 'what stands under your letters'],
   ['/templates/letterhead', 'Letterhead', 'what stands around them'],
   ['/templates/arrange', 'Groups', 'how templates are sorted'],
   ['/templates/rights', 'Rights', 'who may change what everyone writes with'],
+  ['/settings/removed', 'Removed', 'records that can be put back'],
 ] as const;
 
 /** The places where things are settled once. */

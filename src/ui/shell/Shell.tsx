@@ -1,5 +1,6 @@
 import Link from 'next/link';
 import type { ReactNode } from 'react';
+import { RemovedNote } from '../records/RemovedNote';
 import { Keys } from './Keys';
 import { Places } from './Places';
 import { SignOutButton } from './SignOutButton';
@@ -33,6 +34,7 @@ export function Shell({ member, children }: Props) {
         </div>
       </header>
       <main className="place-area">{children}</main>
+      <RemovedNote />
     </div>
   );
 }

@@ -1,25 +1,15 @@
 import type { Metadata } from 'next';
-import { NEW_CLIENT } from '../../../core/contract/records/shownClient';
-import { clientChoices } from '../../../server/clients/clientChoices';
-import { ClientForm } from '../../../ui/clients/ClientForm';
-import { SettingsPaper } from '../../../ui/settings/SettingsPaper';
-import { requireMember } from '../../session';
+import { beginningFrom, type Asked } from '../../beginningFrom';
+import { NewRecord } from '../../recordForm';
 
 export const metadata: Metadata = { title: 'A new client' };
 
-export default async function NewClientPage() {
-  const member = await requireMember();
+export default async function NewClientPage({ searchParams }: { searchParams: Promise<Asked> }) {
   return (
-    <SettingsPaper
-      title="A new client"
-      note="A name is enough to begin with."
+    <NewRecord
+      kind="client"
+      from={beginningFrom(await searchParams)}
       back={{ href: '/clients', words: 'Clients' }}
-    >
-      <ClientForm
-        owner={`${member.business_id} ${member.key}`}
-        facts={NEW_CLIENT}
-        {...await clientChoices(member)}
-      />
-    </SettingsPaper>
+    />
   );
 }

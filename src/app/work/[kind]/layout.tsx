@@ -15,7 +15,7 @@ export default async function WorkLayout({ params, children }: Props) {
   const { kind } = await params;
   const work = WORK_KINDS.get(kind);
   if (!work) notFound();
-  const { kind: record, find, empty } = work;
+  const { kind: record, find, empty, make } = work;
   return (
     <Shell member={member}>
       <RecordIndex
@@ -25,6 +25,10 @@ export default async function WorkLayout({ params, children }: Props) {
         first={await listRecords(member, record)}
         source={`/api/lists/${record}`}
         path={`/work/${kind}`}
+        keys={[
+          { href: `/work/${kind}/new`, words: make(member.words) },
+          ...(kind === 'bookings' ? [{ href: '/work/bookings/calendar', words: 'Calendar' }] : []),
+        ]}
         find={find(member.words)}
         empty={empty(member.words)}
       />

@@ -77,11 +77,6 @@ export function clientFacts(own: OwnFields) {
   }).noUnknown();
 }
 
-/** A new client's facts, under an id that its form made: given to `/api/clients/new`, where the same id again is the same client. */
-export function newClientFacts(own: OwnFields) {
-  return clientFacts(own).shape({ id: string().uuid().required() });
-}
-
 export type ContactFacts = InferType<typeof CONTACT>;
 export type ItemFacts = InferType<typeof ITEM> & { custom?: Custom };
 export type ClientFacts = InferType<typeof PLAIN> & { custom?: Custom; items: ItemFacts[] };

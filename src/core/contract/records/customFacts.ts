@@ -1,9 +1,7 @@
 import { boolean, mixed, number, object, string, type AnySchema } from 'yup';
-import { isoMoment, momentOf, readMoment, wallClockOf } from '../../dates/zone';
-import { isoOf, readDay, type Day } from '../../dates/civil';
-import { decimalString, minorDigits, readAmount } from '../../money/currency';
+import { readAmount } from '../../money/currency';
 import type { Custom, CustomFieldData, CustomValue } from '../../records/recordsFile';
-import { line, lines, day } from './parts';
+import { clockMoment, day, line, lines, shownMoment, shownSum } from './parts';
 
 /** What a business's own fields are read and written with. */
 export interface OwnFields {
@@ -48,13 +46,7 @@ function customFact({ type, choices = [] }: CustomFieldData, { currency, zone }:
     case 'date':
       return day();
     case 'moment':
-      return string()
-        .transform((value: unknown) => ofClock(NOTHING(value), zone))
-        .test(
-          'moment',
-          'Write a day and a time.',
-          (value) => value === undefined || readMoment(value) !== undefined,
-        );
+      return clockMoment(zone);
     case 'yes/no':
       return boolean()
         .transform((_, typed: unknown) => (typed === 'yes' ? true : typed === 'no' ? false : NOTHING(typed)))
@@ -69,15 +61,6 @@ function customFact({ type, choices = [] }: CustomFieldData, { currency, zone }:
 function isSum(value: unknown): boolean {
   const sum = (value as { money?: unknown }).money;
   return typeof value === 'object' && Object.keys(value ?? {}).length === 1 && Number.isSafeInteger(sum);
-}
-
-/** "2026-03-31T09:30" of a clock in the zone, as a moment. */
-function ofClock(value: unknown, zone: string): unknown {
-  const read = typeof value === 'string' ? /^(\d{4}-\d\d-\d\d)T(\d\d):(\d\d)$/.exec(value) : undefined;
-  const civil = read && readDay(read[1]!);
-  if (!read || civil === undefined) return value;
-  const time = (Number(read[2]) * 60 + Number(read[3])) * 60_000;
-  return isoMoment(momentOf({ day: civil as Day, time }, zone), zone);
 }
 
 /** A business's own facts as a form's controls show them, each a text. */
@@ -100,11 +83,7 @@ function shownValue(
   zone: string,
 ): string {
   if (value === undefined || value === null) return '';
-  if (typeof value === 'object') return decimalString(value.money, minorDigits(currency));
+  if (typeof value === 'object') return shownSum(value.money, currency);
   if (typeof value === 'boolean') return value ? 'yes' : 'no';
-  const moment = type === 'moment' ? readMoment(String(value)) : undefined;
-  if (moment === undefined) return String(value);
-  const { day: at, time } = wallClockOf(moment, zone);
-  const two = (n: number) => String(n).padStart(2, '0');
-  return `${isoOf(at)}T${two(Math.floor(time / 3_600_000))}:${two(Math.floor(time / 60_000) % 60)}`;
+  return type === 'moment' ? shownMoment(String(value), zone) : String(value);
 }

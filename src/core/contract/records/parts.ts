@@ -1,6 +1,8 @@
-import { array, number, object, string } from 'yup';
+import { array, mixed, number, object, string } from 'yup';
 import { isAddress } from '../../addressing/addresses';
-import { readDay } from '../../dates/civil';
+import { isoOf, readDay } from '../../dates/civil';
+import { isoMoment, momentOf, readMoment, wallClockOf } from '../../dates/zone';
+import { decimalString, LARGEST_SUM, minorDigits, readAmount } from '../../money/currency';
 
 /** What is typed and left empty is nothing at all; it is not sent. */
 const emptyIsNothing = (value: unknown) =>
@@ -93,4 +95,74 @@ export function postalAddress() {
 /** A day of the week, 1 Monday to 7 Sunday. */
 export function weekday() {
   return number().integer().min(1).max(7).required();
+}
+
+/** Another record, by its key. */
+export function recordKey() {
+  return line(100);
+}
+
+/** A sum of minor units, typed as "96" or "96.00". */
+export function sum(currency: string) {
+  return mixed({ type: 'sum', check: (value): value is number => typeof value === 'number' })
+    .transform((value: unknown) =>
+      typeof value !== 'string'
+        ? emptyIsNothing(value)
+        : value.trim()
+          ? (readAmount(value, currency) ?? value)
+          : undefined,
+    )
+    .typeError(NO_SUM)
+    .test(
+      'sum',
+      NO_SUM,
+      (value) =>
+        value === undefined || (Number.isSafeInteger(value) && Math.abs(Number(value)) <= LARGEST_SUM),
+    );
+}
+const NO_SUM = 'Write a sum, as 96 or 96.00.';
+
+/** A sum as a control shows it. */
+export function shownSum(amount: number | undefined, currency: string): string {
+  return amount === undefined ? '' : decimalString(amount, minorDigits(currency));
+}
+
+/** A decimal, exact: kept as it is typed, with a point. */
+export function decimal(least: number, most: number) {
+  return string()
+    .transform((value: unknown) => {
+      const typed = emptyIsNothing(typeof value === 'number' ? String(value) : value);
+      return typeof typed === 'string' ? typed.trim().replace(',', '.') : typed;
+    })
+    .matches(/^-?\d{1,9}(?:\.\d{1,6})?$/, 'Write a number, as 2 or 1.5.')
+    .test(
+      'range',
+      `Between ${least} and ${most}.`,
+      (text) => text === undefined || (Number(text) >= least && Number(text) <= most),
+    );
+}
+
+/** A moment with its offset, typed as "2026-03-31T09:30" of a clock in the zone. */
+export function clockMoment(zone: string) {
+  return string()
+    .transform((value: unknown) => ofClock(emptyIsNothing(value), zone))
+    .test('moment', 'Write a day and a time.', (value) => value === undefined || readMoment(value) !== undefined);
+}
+
+function ofClock(value: unknown, zone: string): unknown {
+  const read = typeof value === 'string' ? /^(\d{4}-\d\d-\d\d)T(\d\d):(\d\d)$/.exec(value) : undefined;
+  if (!read) return value;
+  const civil = readDay(read[1]!);
+  if (civil === undefined) return value;
+  const time = (Number(read[2]) * 60 + Number(read[3])) * 60_000;
+  return isoMoment(momentOf({ day: civil, time }, zone), zone);
+}
+
+/** A moment as a control for a day and a time shows it. */
+export function shownMoment(iso: string | undefined, zone: string): string {
+  const moment = iso === undefined ? undefined : readMoment(iso);
+  if (moment === undefined) return iso ?? '';
+  const { day: at, time } = wallClockOf(moment, zone);
+  const two = (n: number) => String(n).padStart(2, '0');
+  return `${isoOf(at)}T${two(Math.floor(time / 3_600_000))}:${two(Math.floor(time / 60_000) % 60)}`;
 }

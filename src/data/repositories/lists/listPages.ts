@@ -1,6 +1,6 @@
 import { DatabaseError, QueryTypes } from 'sequelize';
 import type { SearchWay } from '../../../core/searching/searchWays';
-import type { StartingKind } from '../../../core/records/recordKind';
+import type { ListedKind } from '../../../core/records/recordKind';
 import type { Database } from '../../database';
 
 /** A part of a list that has one order: by an expression, then by what tells equals apart. */
@@ -15,7 +15,7 @@ interface Segment {
 
 /** How a list is read: its columns, its tables, its parts one after another. Each part has an index of its own. */
 export interface ListQuery {
-  kind: StartingKind;
+  kind: ListedKind;
   /** what a record is called in it; bookings are listed by their days and have no name */
   name: string;
   columns: string;
@@ -106,7 +106,7 @@ export async function unlessNoPlace<T>(asked: Promise<T>): Promise<T> {
 /** The ids of records of a kind that have all of some words, one more than are looked at where there are more. */
 export async function foundRecords(
   { sequelize }: Database,
-  kind: StartingKind,
+  kind: ListedKind,
   wanted: readonly (readonly SearchWay[])[],
 ): Promise<string[]> {
   if (wanted.length === 0) return [];

@@ -1,4 +1,4 @@
-import type { StartingKind } from '../../../core/records/recordKind';
+import type { ListedKind } from '../../../core/records/recordKind';
 import type { AddressData } from '../../../core/records/recordsFile';
 import type { ListQuery } from './listPages';
 
@@ -10,13 +10,14 @@ export interface ListRows {
   booking: { key: string; service: string; client: string; status: string; starts_at: Date };
   invoice: {
     key: string;
-    number: string;
+    number: string | null;
     client: string;
     status: string;
     due_on: string | null;
     total: number;
     paid: number;
   };
+  partner: { key: string; name: string; trade: string | null; town: string | null };
 }
 
 const withClient = (kind: string) =>
@@ -28,7 +29,7 @@ const ENQUIRER = `coalesce(client.name, enquiry.name, enquiry.email, '')`;
 const OPEN_PROJECT = `project.status in ('active', 'planned', 'enquiry')`;
 
 /** The lists of records. What they bind: $now, the moment that parts what is to come from what was. */
-export const RECORD_LISTS: Readonly<Record<StartingKind, ListQuery>> = {
+export const RECORD_LISTS: Readonly<Record<ListedKind, ListQuery>> = {
   client: {
     kind: 'client',
     name: 'client.name',
@@ -92,7 +93,7 @@ export const RECORD_LISTS: Readonly<Record<StartingKind, ListQuery>> = {
   // Open ones first, the longest due at the top; then the others, the newest first.
   invoice: {
     kind: 'invoice',
-    name: `invoice.number || ', ' || client.name`,
+    name: `coalesce(invoice.number || ', ', '') || client.name`,
     columns: `invoice.key, invoice.number, client.name as client, invoice.status, invoice.due_on::text,
       invoice.total, invoice.paid`,
     from: withClient('invoice'),
@@ -108,9 +109,16 @@ export const RECORD_LISTS: Readonly<Record<StartingKind, ListQuery>> = {
         where: `not (${OPEN_INVOICE})`,
         by: `coalesce(invoice.issued_on, 'infinity')`,
         type: 'date',
-        then: 'invoice.number',
+        then: 'coalesce(invoice.number, invoice.key)',
         way: 'desc',
       },
     ],
+  },
+  partner: {
+    kind: 'partner',
+    name: 'partner.name',
+    columns: `partner.key, partner.name, partner.trade, partner.address ->> 'town' as town`,
+    from: 'partner',
+    segments: [{ where: 'true', by: 'lower(partner.name)', type: 'text', then: 'partner.key', way: 'asc' }],
   },
 };

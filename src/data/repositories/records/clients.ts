@@ -93,16 +93,48 @@ export async function keepClient(
   );
   if (used) return { result: 'used', item: used.name, bookings: used.bookings };
   const values = await valuesOf(database, business_id, facts);
+  await moveAlong(database, business_id, client.id, values);
   await models.client.update({ ...values, version: version + 1 }, { where: { business_id, id: client.id } });
   await keepParts(database, business_id, client.id, facts);
   return { result: 'kept' };
+}
+
+/** What is open and stands at a client's address moves along with it; what was, stays where it was. */
+async function moveAlong(
+  { sequelize }: Database,
+  business_id: string,
+  id: string,
+  { address, billing_address }: Readonly<Record<string, unknown>>,
+): Promise<void> {
+  const bind = { business_id, id };
+  const home = { before: 'client.address', now: json(address) };
+  const billed = {
+    before: 'coalesce(client.billing_address, client.address)',
+    now: json(billing_address ?? address),
+  };
+  for (const { table, column, open, before, now } of [
+    { table: 'booking', column: 'location', open: "status in ('tentative', 'confirmed')", ...home },
+    { table: 'project', column: 'location', open: "status in ('enquiry', 'planned', 'active')", ...home },
+    { table: 'invoice', column: 'bill_to', open: "status = 'draft'", ...billed },
+  ])
+    await sequelize.query(
+      `update ${table} set ${column} = $now::jsonb, version = ${table}.version + 1
+       from client where client.business_id = $business_id and client.id = $id
+         and ${table}.business_id = client.business_id and ${table}.client_id = client.id and ${open}
+         and ${table}.${column} = ${before} and ${table}.${column} is distinct from $now::jsonb`,
+      { bind: { ...bind, now } },
+    );
+}
+
+function json(value: unknown): string | null {
+  return value === null || value === undefined ? null : JSON.stringify(value);
 }
 
 async function valuesOf(
   { models }: Database,
   business_id: string,
   facts: Omit<ClientFacts, 'version'>,
-): Promise<object> {
+): Promise<Record<string, unknown>> {
   const responsible = facts.responsible
     ? ((await models.member.findOne({
         attributes: ['id'],

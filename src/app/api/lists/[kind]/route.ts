@@ -1,4 +1,4 @@
-import { isStartingKind } from '../../../../core/records/recordKind';
+import { isListedKind } from '../../../../core/records/recordKind';
 import { findRecords, listRecords } from '../../../../server/lists/listRecords';
 import { asMember } from '../../asMember';
 
@@ -8,7 +8,7 @@ type Context = { params: Promise<{ kind: string }> };
 export async function GET(request: Request, { params }: Context): Promise<Response> {
   return asMember(request, async (member) => {
     const { kind } = await params;
-    if (!isStartingKind(kind)) return Response.json({ error: 'There are no such records.' }, { status: 404 });
+    if (!isListedKind(kind)) return Response.json({ error: 'There are no such records.' }, { status: 404 });
     const asked = new URL(request.url).searchParams;
     const find = asked.get('find');
     if (find !== null) return Response.json(await findRecords(member, kind, find.slice(0, 200)));

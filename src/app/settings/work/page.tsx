@@ -1,0 +1,19 @@
+import type { Metadata } from 'next';
+import { waysOf } from '../../../server/settings/workWays';
+import { SettingsPaper } from '../../../ui/settings/SettingsPaper';
+import { WorkWaysForm } from '../../../ui/settings/WorkWaysForm';
+import { requireMember } from '../../session';
+
+export const metadata: Metadata = { title: 'Services and invoices' };
+
+export default async function WorkWaysPage() {
+  const member = await requireMember();
+  return (
+    <SettingsPaper
+      title="Services and invoices"
+      note="What you usually do, how long it takes and what it costs; how invoices are numbered and paid."
+    >
+      <WorkWaysForm owner={`${member.business_id} ${member.key}`} {...await waysOf(member)} />
+    </SettingsPaper>
+  );
+}

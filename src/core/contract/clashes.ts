@@ -1,0 +1,27 @@
+import { array, object, type InferType } from 'yup';
+import { readMoment } from '../dates/zone';
+import { line, recordKey } from './records/parts';
+
+const moment = () =>
+  line(40)
+    .required()
+    .test('moment', 'This is no moment.', (iso) => readMoment(iso ?? '') !== undefined);
+
+/** A booking that is being chosen: given to `/api/bookings/clashes`. */
+export const CLASH_ASKED = object({
+  /** its own key, where it is there already */
+  booking: recordKey(),
+  client: recordKey(),
+  member: recordKey(),
+  items: array(recordKey().required()).required().max(100),
+  starts_at: moment(),
+  ends_at: moment(),
+}).noUnknown();
+export type ClashAsked = InferType<typeof CLASH_ASKED>;
+
+/** What stands in its way. */
+export interface ClashShown {
+  /** the other's key */
+  booking?: string;
+  words: string;
+}

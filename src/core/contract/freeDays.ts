@@ -1,0 +1,19 @@
+import { array, object } from 'yup';
+import { day } from './records/parts';
+
+/** Days that somebody asks for: given to `/api/bookings/free-days`. */
+export const DAYS_ASKED = object({
+  days: array(day().required()).required().max(31, 'At most 31 days.'),
+}).noUnknown();
+
+/** What is known of such a day. */
+export interface DayAsked {
+  /** ISO */
+  day: string;
+  /** "Wednesday 9 December: free" */
+  words: string;
+  /** nothing is booked, and the business works */
+  free: boolean;
+  /** "09:30 to 11:00, Oda Hartigan, Teo" */
+  booked: string[];
+}

@@ -1,0 +1,73 @@
+import { array, object, string, type InferType } from 'yup';
+import { readMoment } from '../../dates/zone';
+import { CHOICES } from '../../records/catalogue/choices';
+import type { Custom } from '../../records/recordsFile';
+import { VERSION } from '../numbers';
+import { customFacts, shownCustom, type OwnFields } from './customFacts';
+import {
+  clockMoment,
+  line,
+  lines,
+  postalAddress,
+  recordKey,
+  shownMoment,
+  shownSum,
+  sum,
+} from './parts';
+import { shownAddress } from './shownAddress';
+
+/** No visit is longer, in days: what is more is a slip. */
+const LONGEST = 366;
+
+const FACTS = {
+  version: VERSION,
+  /** the client, project, member and items by their keys */
+  client: recordKey().required('Choose whose it is.'),
+  project: recordKey(),
+  service: line().required('Write what is done.'),
+  status: string().oneOf(CHOICES['booking.status']).required(),
+  location: postalAddress(),
+  member: recordKey(),
+  items: array(recordKey().required()).required().max(100, 'At most 100.'),
+  notes: lines(20_000),
+};
+const times = (zone: string, currency: string) => ({
+  starts_at: clockMoment(zone).required('Write when it begins.'),
+  ends_at: clockMoment(zone).required('Write when it ends.'),
+  price: sum(currency).test('price', 'A price is not below nothing.', (price) => price === undefined || price >= 0),
+});
+const PLAIN = object({ ...FACTS, ...times('UTC', 'GBP') });
+
+/** A booking's facts with the version that was seen. Moments are ISO with offset, sums minor units. */
+export function bookingFacts(own: OwnFields) {
+  return object({ ...FACTS, ...times(own.zone, own.currency), custom: customFacts('booking', own) })
+    .noUnknown()
+    .test('order', 'It ends before it begins.', ({ starts_at, ends_at }, { createError }) => {
+      const [from, until] = [readMoment(starts_at ?? ''), readMoment(ends_at ?? '')];
+      if (from === undefined || until === undefined) return true;
+      if (until <= from) return createError({ path: 'ends_at' });
+      return (
+        until - from <= LONGEST * 86_400_000 ||
+        createError({ path: 'ends_at', message: 'That is longer than a year.' })
+      );
+    });
+}
+export type BookingFacts = InferType<typeof PLAIN> & { custom?: Custom };
+
+/** As a form's controls show them. */
+export function shownBooking(
+  { version: _, starts_at, ends_at, price, location, custom, ...facts }: BookingFacts,
+  own: OwnFields,
+) {
+  return {
+    project: '',
+    member: '',
+    notes: '',
+    ...facts,
+    starts_at: shownMoment(starts_at, own.zone),
+    ends_at: shownMoment(ends_at, own.zone),
+    price: shownSum(price, own.currency),
+    location: shownAddress(location),
+    custom: shownCustom('booking', custom, own),
+  };
+}
