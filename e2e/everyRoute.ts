@@ -34,11 +34,15 @@ export function everyRoute(): Route[] {
 
 /** What stands for a part of a path in the demonstration; every part of every route has one. */
 const PARTS: Readonly<Record<string, Readonly<Record<string, string>>>> = {
-  '/api/clients/[key]': { key: 'no-such-client' },
+  '/api/bookings/[key]': { key: 'no-such-booking' },
+  '/api/clients/[key]/parts': { key: 'hartigan' },
   '/api/files/[name]': { name: 'no-such-file.pdf' },
   '/api/invoices/[key]/payments': { key: 'LPC-1048' },
+  '/api/invoices/[key]/status': { key: 'no-such-invoice' },
   '/api/letters/[id]/files/[position]': { position: '1' },
   '/api/lists/[kind]': { kind: 'invoice' },
+  '/api/records/[kind]': { kind: 'client' },
+  '/api/records/[kind]/[key]': { kind: 'client', key: 'no-such-client' },
   '/api/groups/[key]': { key: 'money' },
   '/api/members/[key]/details': { key: 'no-such-member' },
   '/api/members/[key]/rights': { key: 'no-such-member' },
@@ -63,6 +67,8 @@ const PARTS: Readonly<Record<string, Readonly<Record<string, string>>>> = {
   '/setting-up/[step]': { step: 'member' },
   '/work/[kind]': { kind: 'invoices' },
   '/work/[kind]/[key]': { kind: 'invoices', key: 'LPC-1048' },
+  '/work/[kind]/[key]/change': { kind: 'invoices', key: 'LPC-1048' },
+  '/work/[kind]/new': { kind: 'bookings' },
 };
 
 /** Words that follow a path, where it asks for some. */
@@ -147,8 +153,29 @@ export const BODIES: Readonly<Record<string, object>> = {
   },
   'PUT /api/business/set-up': { step: 'trial', as: 'skipped' },
   'POST /api/clients': { clients: [{ name: 'Nobody', kind: 'none of ours', email: 'no address' }] },
-  'POST /api/clients/new': { ...NOBODY, id: '00000000-0000-4000-8000-000000000000' },
-  'PUT /api/clients/[key]': { ...NOBODY, kind: 'person', email: 'nobody@post.example' },
+  'POST /api/records/[kind]': { ...NOBODY, id: '00000000-0000-4000-8000-000000000000' },
+  'PUT /api/records/[kind]/[key]': { ...NOBODY, kind: 'person', email: 'nobody@post.example' },
+  'DELETE /api/records/[kind]/[key]': { version: 999_999 },
+  'POST /api/records/removed': { id: '00000000-0000-4000-8000-000000000000' },
+  'PUT /api/business/work': {
+    version: 999_999,
+    travel_minutes: -1,
+    invoice_prefix: 'X-',
+    invoice_next: 1,
+    invoice_digits: 1,
+    days_to_pay: 14,
+    tax_rate: 'none',
+    services: [],
+    plans: [],
+  },
+  'PATCH /api/bookings/[key]': { version: 999_999, status: 'done' },
+  'POST /api/bookings/clashes': {
+    items: [],
+    starts_at: '2026-11-25T09:00:00Z',
+    ends_at: '2026-11-25T10:00:00Z',
+  },
+  'POST /api/bookings/free-days': { days: ['2026-11-25'] },
+  'PUT /api/invoices/[key]/status': { version: 999_999, to: 'void' },
   'PUT /api/members/[key]/details': { version: 999_999, full_name: 'Nobody', email: 'nobody@post.example' },
   'POST /api/groups': { name: '', initial: 'X', tint: 'none of ours' },
   'PUT /api/groups': { order: ['no-such-group'] },

@@ -123,4 +123,3 @@ function titleOf(kind: FormKind, facts: FactsOf[FormKind], client: string | unde
   const own = (kind === 'invoice' ? 'Invoice' : (title ?? service ?? name)) ?? 'Enquiry';
   return client === undefined ? own : `${own} for ${client}`;
 }
-

@@ -67,9 +67,7 @@ export async function RecordRoute({ kind, segment, back, did }: RouteProps) {
       }
     >
       {act && actedOn(act) === kind && <ActLetters act={await templatesOfAct(member, act)} from={from} />}
-      {booking && (
-        <BookingActs key={version} booking={key} version={version} word={word} {...booking} />
-      )}
+      {booking && <BookingActs key={version} booking={key} version={version} word={word} {...booking} />}
       {invoiceStatus && (
         <InvoiceActs key={`acts ${version}`} invoice={key} version={version} status={invoiceStatus} />
       )}

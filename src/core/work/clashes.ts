@@ -11,7 +11,7 @@ export interface Slot {
 }
 
 /** Why two bookings are hardly both kept. */
-export type ClashKind =
+type ClashKind =
   /** they are for the same thing at the same time */
   | 'item'
   /** whoever does them does both at the same time */

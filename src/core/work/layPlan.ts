@@ -16,7 +16,11 @@ interface PlanPart {
  * @param total minor units
  * @param issued ISO date
  */
-export function layPlan(parts: readonly PlanPart[], total: number, issued: string): Required<InstalmentData>[] {
+export function layPlan(
+  parts: readonly PlanPart[],
+  total: number,
+  issued: string,
+): Required<InstalmentData>[] {
   const from = readDay(issued);
   if (from === undefined) return [];
   let left = total;

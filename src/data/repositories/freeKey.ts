@@ -5,7 +5,17 @@ import type { Database } from '../database';
 type Keyed = 'template' | 'template_group' | 'passage' | 'signature' | FormKind;
 
 /** The words that paths have behind a place: no key is one of them. */
-const WORDS_OF_PATHS = ['new', 'arrange', 'passages', 'signatures', 'letterhead', 'acts', 'trash', 'rights', 'calendar'];
+const WORDS_OF_PATHS = [
+  'new',
+  'arrange',
+  'passages',
+  'signatures',
+  'letterhead',
+  'acts',
+  'trash',
+  'rights',
+  'calendar',
+];
 
 /** A key for a new row: the one wanted, or with the first number behind it that no other has. */
 export async function freeKey(

@@ -45,7 +45,14 @@ export const beginRecord = forMember(
     const asked = from.enquiry ? await recordFacts(member, 'enquiry', from.enquiry) : undefined;
     const key = ofProject?.client ?? ofBooking?.client ?? asked?.client ?? from.client;
     const parts = key ? await clientParts(member, key) : undefined;
-    const beginnings = { parts, project: ofProject && from.project, ofProject, ofBooking, asked, at: from.at };
+    const beginnings = {
+      parts,
+      project: ofProject && from.project,
+      ofProject,
+      ofBooking,
+      asked,
+      at: from.at,
+    };
     const facts = await BEGIN[kind](member, beginnings);
     return {
       facts: facts as FactsOf[Kind],

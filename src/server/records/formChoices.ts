@@ -12,7 +12,11 @@ import type { CurrentMember } from '../signIn/currentMember';
 
 /** What records are written down with: the business's ways, its own fields, its members and partners. */
 export const formChoices = forMember(async ({ business_id, words }: CurrentMember): Promise<FormChoices> => {
-  const { business, members = [], partners = [] } = (await recordsOfBusiness(connection(), business_id, {
+  const {
+    business,
+    members = [],
+    partners = [],
+  } = (await recordsOfBusiness(connection(), business_id, {
     clients: [],
   }))!;
   const zone = business.time_zone ?? SCHEMA_DEFAULTS.timeZone;

@@ -6,7 +6,11 @@ import { capital } from '../../core/describe/capital';
 import { formatsOf } from '../../core/fill/formats/formatsOf';
 import { fullName } from '../../core/people/names';
 import type { RecordBook } from '../../core/records/recordBook';
-import { bookingsWithin, type BookingWithin, type Span } from '../../data/repositories/records/bookingsWithin';
+import {
+  bookingsWithin,
+  type BookingWithin,
+  type Span,
+} from '../../data/repositories/records/bookingsWithin';
 import { businessBook } from '../businessBook';
 import { connection } from '../connection';
 import { forMember } from '../forMember';

@@ -29,7 +29,10 @@ export const changeInvoice = forMember(
     }
     const there = await startingRecord(database, business_id, { kind: 'invoice', key });
     return there
-      ? { result: 'overtaken', error: 'Somebody has changed this invoice since you opened it. Look at it again.' }
+      ? {
+          result: 'overtaken',
+          error: 'Somebody has changed this invoice since you opened it. Look at it again.',
+        }
       : { result: 'gone', error: 'There is no such invoice.' };
   },
 );

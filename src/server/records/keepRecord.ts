@@ -77,7 +77,11 @@ export const keepRecord = forMember(
 );
 
 /** What of a record cannot be changed by its form, with words for it. */
-function whatStays(kind: FormKind, before: object, asked: object): { field: string; error: string } | undefined {
+function whatStays(
+  kind: FormKind,
+  before: object,
+  asked: object,
+): { field: string; error: string } | undefined {
   const was = before as Readonly<Record<string, unknown>>;
   const is = asked as Readonly<Record<string, unknown>>;
   if (kind !== 'enquiry' && was.client !== is.client)

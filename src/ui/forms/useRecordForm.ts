@@ -54,11 +54,10 @@ export function useRecordForm<Kind extends FormKind>({
     ...(enquiry === undefined ? {} : { along: { enquiry } }),
     onKept: (kept, key = recordKey) => {
       // Whoever asked and is a client now is answered next.
-      const then = kind === 'client' && enquiry ? ({ kind: 'enquiry', key: enquiry } as const) : { kind, key: key! };
+      const then =
+        kind === 'client' && enquiry ? ({ kind: 'enquiry', key: enquiry } as const) : { kind, key: key! };
       const did = act?.(kept);
-      router.push(
-        `${recordPath(then)}${did ? `?did=${actWord(did)}` : ''}`,
-      );
+      router.push(`${recordPath(then)}${did ? `?did=${actWord(did)}` : ''}`);
       router.refresh();
     },
   });

@@ -137,8 +137,7 @@ function useUsual(form: UseFormReturn<FieldValues>, services: readonly ServiceFa
       if (!found) return;
       if (found.minutes && starts_at) set('ends_at', plusMinutes(starts_at, found.minutes));
       // A price that was agreed stays.
-      if (!price || price === shownSum(usual?.price, currency))
-        set('price', shownSum(found.price, currency));
+      if (!price || price === shownSum(usual?.price, currency)) set('price', shownSum(found.price, currency));
       usual = found;
     });
     return unsubscribe;

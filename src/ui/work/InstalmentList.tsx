@@ -27,7 +27,9 @@ export function InstalmentList({ own, plans, today }: Props) {
     const { lines, issued_on } = getValues() as { lines: TypedLine[]; issued_on: string };
     const sums = typedTotal(lines, own.currency);
     if (!sums || sums.amount <= 0)
-      return setError('instalments', { message: 'Write what it is for first: a plan parts what it comes to.' });
+      return setError('instalments', {
+        message: 'Write what it is for first: a plan parts what it comes to.',
+      });
     clearErrors('instalments');
     const issued = issued_on || today;
     replace(layPlan(parts, sums.amount, issued).map((part) => shownInstalment(part, own)));
@@ -42,7 +44,11 @@ export function InstalmentList({ own, plans, today }: Props) {
             <legend className="visually-hidden">Part {i + 1}</legend>
             <div className="line-fields">
               <Field name={`instalments.${i}.due_on`} label="Due on" type="date" />
-              <Field name={`instalments.${i}.amount`} label={`Amount (${own.currency})`} inputMode="decimal" />
+              <Field
+                name={`instalments.${i}.amount`}
+                label={`Amount (${own.currency})`}
+                inputMode="decimal"
+              />
             </div>
             <button type="button" className="btn btn-link" onClick={() => removing(i, 'The part')}>
               Take this part out

@@ -89,12 +89,7 @@ export function InvoiceForm({ owner, recordKey, facts, choices, parts: given }: 
       <InstalmentList own={own} plans={ways.plans} today={today} />
       <section className="form-part" aria-labelledby="invoice-more">
         <h2 id="invoice-more">More</h2>
-        <Field
-          name="pay_link"
-          label="Where it can be paid online"
-          type="url"
-          placeholder="https://"
-        />
+        <Field name="pay_link" label="Where it can be paid online" type="url" placeholder="https://" />
         <CustomFields record="invoice" name="custom" own={own} />
         <Field name="notes" label="Notes" as="textarea" rows={3} help="Clients never see them." />
       </section>

@@ -38,9 +38,18 @@ export function InvoiceLines({ own, locale, taxRate, fixed }: Props) {
             <Field name={`lines.${i}.description`} label="What" />
             <div className="line-fields">
               <Field name={`lines.${i}.quantity`} label="How many" inputMode="decimal" placeholder="1" />
-              <Field name={`lines.${i}.unit_price`} label={`One costs (${own.currency})`} inputMode="decimal" />
+              <Field
+                name={`lines.${i}.unit_price`}
+                label={`One costs (${own.currency})`}
+                inputMode="decimal"
+              />
               <Field name={`lines.${i}.tax_rate`} label="Tax, percent" inputMode="decimal" placeholder="0" />
-              <Field name={`lines.${i}.discount`} label="Discount, percent" inputMode="decimal" placeholder="0" />
+              <Field
+                name={`lines.${i}.discount`}
+                label="Discount, percent"
+                inputMode="decimal"
+                placeholder="0"
+              />
             </div>
             {!fixed && (
               <button type="button" className="btn btn-link" onClick={() => removing(i, 'The line')}>

@@ -65,7 +65,11 @@ export function ProjectForm({ owner, recordKey, facts, enquiry, choices, parts: 
       </section>
       <section className="form-part" aria-labelledby="project-who">
         <h2 id="project-who">Who</h2>
-        <Choice name="responsible" label="Looked after by" options={[['', 'nobody in particular'], ...members]} />
+        <Choice
+          name="responsible"
+          label="Looked after by"
+          options={[['', 'nobody in particular'], ...members]}
+        />
         <KeyChoice
           name="contacts"
           label="People at the client"

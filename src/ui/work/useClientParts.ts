@@ -10,7 +10,10 @@ const NONE = { items: [], contacts: [], projects: [], address: undefined, billin
  * What of a client's a record of theirs can name.
  * @param given those of the client that the page came with
  */
-export function useClientParts(key: string | undefined, given: ClientParts | undefined): Omit<ClientParts, 'key' | 'name'> & { name?: string } {
+export function useClientParts(
+  key: string | undefined,
+  given: ClientParts | undefined,
+): Omit<ClientParts, 'key' | 'name'> & { name?: string } {
   const [parts, setParts] = useState(given);
   const known = parts?.key === key ? parts : undefined;
   const wanted = key && !known ? key : undefined;

@@ -4,16 +4,7 @@ import { CHOICES } from '../../records/catalogue/choices';
 import type { Custom } from '../../records/recordsFile';
 import { VERSION } from '../numbers';
 import { customFacts, shownCustom, type OwnFields } from './customFacts';
-import {
-  clockMoment,
-  line,
-  lines,
-  postalAddress,
-  recordKey,
-  shownMoment,
-  shownSum,
-  sum,
-} from './parts';
+import { clockMoment, line, lines, postalAddress, recordKey, shownMoment, shownSum, sum } from './parts';
 import { shownAddress } from './shownAddress';
 
 /** No visit is longer, in days: what is more is a slip. */
@@ -34,13 +25,18 @@ const FACTS = {
 const times = (zone: string, currency: string) => ({
   starts_at: clockMoment(zone).required('Write when it begins.'),
   ends_at: clockMoment(zone).required('Write when it ends.'),
-  price: sum(currency).test('price', 'A price is not below nothing.', (price) => price === undefined || price >= 0),
+  price: sum(currency).test(
+    'price',
+    'A price is not below nothing.',
+    (price) => price === undefined || price >= 0,
+  ),
 });
-const PLAIN = object({ ...FACTS, ...times('UTC', 'GBP') });
+const plain = ({ zone, currency }: OwnFields) => object({ ...FACTS, ...times(zone, currency) });
 
 /** A booking's facts with the version that was seen. Moments are ISO with offset, sums minor units. */
 export function bookingFacts(own: OwnFields) {
-  return object({ ...FACTS, ...times(own.zone, own.currency), custom: customFacts('booking', own) })
+  return plain(own)
+    .shape({ custom: customFacts('booking', own) })
     .noUnknown()
     .test('order', 'It ends before it begins.', ({ starts_at, ends_at }, { createError }) => {
       const [from, until] = [readMoment(starts_at ?? ''), readMoment(ends_at ?? '')];
@@ -52,7 +48,7 @@ export function bookingFacts(own: OwnFields) {
       );
     });
 }
-export type BookingFacts = InferType<typeof PLAIN> & { custom?: Custom };
+export type BookingFacts = InferType<ReturnType<typeof plain>> & { custom?: Custom };
 
 /** As a form's controls show them. */
 export function shownBooking(

@@ -18,19 +18,20 @@ const FACTS = {
   status: string().oneOf(CHOICES['enquiry.status']).required(),
 };
 const received = (zone: string) => ({ received_at: clockMoment(zone).required('Write when they asked.') });
-const PLAIN = object({ ...FACTS, ...received('UTC') });
+const plain = ({ zone }: OwnFields) => object({ ...FACTS, ...received(zone) });
 
 /** An enquiry's facts with the version that was seen. Moments are ISO with offset. */
-export function enquiryFacts({ zone }: OwnFields) {
-  return object({ ...FACTS, ...received(zone) })
+export function enquiryFacts(own: OwnFields) {
+  return plain(own)
     .noUnknown()
     .test(
       'somebody',
       'Write who asks: a name, or an email address.',
-      ({ client, name, email }, { createError }) => Boolean(client ?? name ?? email) || createError({ path: 'name' }),
+      ({ client, name, email }, { createError }) =>
+        Boolean(client ?? name ?? email) || createError({ path: 'name' }),
     );
 }
-export type EnquiryFacts = InferType<typeof PLAIN>;
+export type EnquiryFacts = InferType<ReturnType<typeof plain>>;
 
 /** As a form's controls show them. */
 export function shownEnquiry({ version: _, received_at, ...facts }: EnquiryFacts, { zone }: OwnFields) {

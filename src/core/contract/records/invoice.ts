@@ -38,14 +38,18 @@ const FACTS = {
   notes: lines(20_000),
 };
 const parts = (currency: string) => ({
-  lines: array(invoiceLine(currency)).required().min(1, 'An invoice has at least one line.').max(500, 'At most 500 lines.'),
+  lines: array(invoiceLine(currency))
+    .required()
+    .min(1, 'An invoice has at least one line.')
+    .max(500, 'At most 500 lines.'),
   instalments: array(instalment(currency)).required().max(100, 'At most 100 parts.'),
 });
-const PLAIN = object({ ...FACTS, ...parts('GBP') });
+const plain = ({ currency }: OwnFields) => object({ ...FACTS, ...parts(currency) });
 
 /** An invoice's facts with the version that was seen. Dates are ISO, sums minor units, quantities decimals in text. */
 export function invoiceFacts(own: OwnFields) {
-  return object({ ...FACTS, ...parts(own.currency), custom: customFacts('invoice', own) })
+  return plain(own)
+    .shape({ custom: customFacts('invoice', own) })
     .noUnknown()
     .test(
       'order',
@@ -68,12 +72,12 @@ export function invoiceFacts(own: OwnFields) {
       );
     });
 }
-export type InvoiceFacts = InferType<typeof PLAIN> & { custom?: Custom };
+export type InvoiceFacts = InferType<ReturnType<typeof plain>> & { custom?: Custom };
 export type LineFacts = InvoiceFacts['lines'][number];
 export type InstalmentFacts = InvoiceFacts['instalments'][number];
 
 /** What an invoice comes to, in minor units. */
-export function totalOf(all: readonly Partial<LineFacts>[]): number {
+function totalOf(all: readonly Partial<LineFacts>[]): number {
   return all.reduce((whole, one) => whole + sumLine(withoutNothing(one)).amount, 0);
 }
 

@@ -146,7 +146,11 @@ export function decimal(least: number, most: number) {
 export function clockMoment(zone: string) {
   return string()
     .transform((value: unknown) => ofClock(emptyIsNothing(value), zone))
-    .test('moment', 'Write a day and a time.', (value) => value === undefined || readMoment(value) !== undefined);
+    .test(
+      'moment',
+      'Write a day and a time.',
+      (value) => value === undefined || readMoment(value) !== undefined,
+    );
 }
 
 function ofClock(value: unknown, zone: string): unknown {

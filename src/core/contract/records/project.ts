@@ -21,13 +21,18 @@ const FACTS = {
   partners: array(recordKey().required()).required().max(100, 'At most 100 partners.'),
 };
 const worth = (currency: string) => ({
-  value: sum(currency).test('value', 'A value is not below nothing.', (value) => value === undefined || value >= 0),
+  value: sum(currency).test(
+    'value',
+    'A value is not below nothing.',
+    (value) => value === undefined || value >= 0,
+  ),
 });
-const PLAIN = object({ ...FACTS, ...worth('GBP') });
+const plain = ({ currency }: OwnFields) => object({ ...FACTS, ...worth(currency) });
 
 /** A project's facts with the version that was seen. Dates are ISO, sums minor units. */
 export function projectFacts(own: OwnFields) {
-  return object({ ...FACTS, ...worth(own.currency), custom: customFacts('project', own) })
+  return plain(own)
+    .shape({ custom: customFacts('project', own) })
     .noUnknown()
     .test(
       'order',
@@ -36,10 +41,13 @@ export function projectFacts(own: OwnFields) {
         !starts_on || !ends_on || ends_on >= starts_on || createError({ path: 'ends_on' }),
     );
 }
-export type ProjectFacts = InferType<typeof PLAIN> & { custom?: Custom };
+export type ProjectFacts = InferType<ReturnType<typeof plain>> & { custom?: Custom };
 
 /** As a form's controls show them. */
-export function shownProject({ version: _, value, location, custom, ...facts }: ProjectFacts, own: OwnFields) {
+export function shownProject(
+  { version: _, value, location, custom, ...facts }: ProjectFacts,
+  own: OwnFields,
+) {
   return {
     starts_on: '',
     ends_on: '',

@@ -1,4 +1,4 @@
-import { object, string, type InferType } from 'yup';
+import { object, string } from 'yup';
 import { VERSION } from '../numbers';
 import type { Refusal } from '../refusal';
 
@@ -7,7 +7,6 @@ export const REMOVE_RECORD = object({ version: VERSION }).noUnknown();
 
 /** Putting one back: given to `/api/records/removed`. */
 export const PUT_BACK_RECORD = object({ id: string().uuid().required() }).noUnknown();
-export type PutBackRecord = InferType<typeof PUT_BACK_RECORD>;
 
 /** @property removed what puts it back */
 export type RemoveAnswer = { removed: string; error?: undefined } | Refusal;

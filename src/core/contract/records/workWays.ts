@@ -15,7 +15,11 @@ const service = (currency: string) =>
     id: string().uuid().required(),
     name: line().required('Write what it is called.'),
     minutes: whole(1, 366 * 1440),
-    price: sum(currency).test('price', 'A price is not below nothing.', (price) => price === undefined || price >= 0),
+    price: sum(currency).test(
+      'price',
+      'A price is not below nothing.',
+      (price) => price === undefined || price >= 0,
+    ),
   }).noUnknown();
 
 const PLAN = object({
@@ -35,7 +39,8 @@ const PLAN = object({
   .test('whole', '', ({ parts }, { createError, path }) => {
     const shares = (parts ?? []).reduce((all, { share }) => all + (share ?? 0), 0);
     return (
-      shares === 100 || createError({ path: `${path}.parts`, message: `The parts come to ${shares} of the hundred.` })
+      shares === 100 ||
+      createError({ path: `${path}.parts`, message: `The parts come to ${shares} of the hundred.` })
     );
   });
 
@@ -76,7 +81,12 @@ function differ(all: readonly { name?: string | undefined }[], { createError, pa
 
 /** A service as a form's controls show it. */
 export function shownService({ id, name = '', minutes, price }: Partial<ServiceFacts>, currency: string) {
-  return { id, name, minutes: minutes === undefined ? '' : String(minutes), price: shownSum(price, currency) };
+  return {
+    id,
+    name,
+    minutes: minutes === undefined ? '' : String(minutes),
+    price: shownSum(price, currency),
+  };
 }
 
 /** As a form's controls show them. */

@@ -36,7 +36,10 @@ export async function keptFacts<Kind extends RowKind>(
       `(select key from ${table} where ${table}.business_id = record.business_id and ${table}.id = record.${column}) as ${fact}`,
   );
   const [row] = await database.sequelize.query<Record<string, unknown> & { id: string }>(
-    `select ${['id', 'version', ...columns, ...moments].map((name) => `record.${name}`).concat(referred).join(', ')}
+    `select ${['id', 'version', ...columns, ...moments]
+      .map((name) => `record.${name}`)
+      .concat(referred)
+      .join(', ')}
      from ${kind} record where record.business_id = $business_id and record.key = $key`,
     { bind: { business_id, key }, type: QueryTypes.SELECT },
   );

@@ -23,11 +23,13 @@ export type Removing =
   | { result: 'going'; letters: number };
 
 /** Removed records can be put back for so many days. */
-export const KEPT_FOR_DAYS = 30;
+const KEPT_FOR_DAYS = 30;
 
 const THEIRS = 'client_id = $id';
-const OF_INVOICES = 'invoice_id in (select id from invoice where business_id = $business_id and client_id = $id)';
-const OF_PROJECTS = 'project_id in (select id from project where business_id = $business_id and client_id = $id)';
+const OF_INVOICES =
+  'invoice_id in (select id from invoice where business_id = $business_id and client_id = $id)';
+const OF_PROJECTS =
+  'project_id in (select id from project where business_id = $business_id and client_id = $id)';
 
 /** What goes with a record: the rows of each table, in an order in which they may be written, and what points at them. */
 interface Going {
@@ -156,7 +158,8 @@ export async function removeRecord(
       ([table, where]) =>
         `'${table}', (select coalesce(jsonb_agg(to_jsonb(one)), '[]') from ${table} one where business_id = $business_id and (${where}))`,
     );
-    const ids = (of: TableName) => `(select id from ${of} where business_id = $business_id and (${whereOf(rows, of)}))`;
+    const ids = (of: TableName) =>
+      `(select id from ${of} where business_id = $business_id and (${whereOf(rows, of)}))`;
     const pointing = loosened.map(
       ([table, column, of]) =>
         `jsonb_build_object('table', '${table}', 'column', '${column}', 'was',
@@ -192,7 +195,14 @@ function whereOf(rows: Going['rows'], of: TableName): string {
 }
 
 /** Tables whose rows have a key that another may have by now. */
-const KEYED: ReadonlySet<TableName> = new Set(['client', 'project', 'enquiry', 'booking', 'invoice', 'partner']);
+const KEYED: ReadonlySet<TableName> = new Set([
+  'client',
+  'project',
+  'enquiry',
+  'booking',
+  'invoice',
+  'partner',
+]);
 
 /** Puts a record back with all that was its own. Gives its kind and key; undefined: it is no longer there. */
 export async function putBackRecord(
@@ -247,7 +257,11 @@ function columnsOf(table: TableName): string[] {
 }
 
 /** What lies there, the newest first. */
-export async function removedRecords({ sequelize }: Database, business_id: string, most: number): Promise<Removed[]> {
+export async function removedRecords(
+  { sequelize }: Database,
+  business_id: string,
+  most: number,
+): Promise<Removed[]> {
   return sequelize.query<Removed>(
     `select removed.id, removed.kind, removed.key, removed.name, removed.removed_at, member.full_name as member
      from removed_record removed join member on member.business_id = removed.business_id and member.id = removed.member_id

@@ -1,4 +1,9 @@
-import { isFormKind, newFacts, type FactsOf, type FormKind } from '../../../../core/contract/records/recordForms';
+import {
+  isFormKind,
+  newFacts,
+  type FactsOf,
+  type FormKind,
+} from '../../../../core/contract/records/recordForms';
 import { formChoices } from '../../../../server/records/formChoices';
 import { makeRecord } from '../../../../server/records/keepRecord';
 import { asMember } from '../../asMember';
@@ -14,10 +19,13 @@ export async function POST(request: Request, { params }: Context): Promise<Respo
     const { kind } = await params;
     if (!isFormKind(kind)) return noSuchKind();
     const { own } = await formChoices(member);
-    const { id, enquiry, ...facts } = (await newFacts(kind, own).validate(await readJson(request, MOST_OF_A_RECORD), {
-      abortEarly: false,
-      strict: true,
-    })) as FactsOf[FormKind] & { id: string; enquiry?: string };
+    const { id, enquiry, ...facts } = (await newFacts(kind, own).validate(
+      await readJson(request, MOST_OF_A_RECORD),
+      {
+        abortEarly: false,
+        strict: true,
+      },
+    )) as FactsOf[FormKind] & { id: string; enquiry?: string };
     return kept(await makeRecord(member, kind, id, facts, enquiry));
   });
 }

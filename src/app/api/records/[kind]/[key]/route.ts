@@ -1,4 +1,9 @@
-import { isFormKind, RECORD_FORMS, type FactsOf, type FormKind } from '../../../../../core/contract/records/recordForms';
+import {
+  isFormKind,
+  RECORD_FORMS,
+  type FactsOf,
+  type FormKind,
+} from '../../../../../core/contract/records/recordForms';
 import { REMOVE_RECORD } from '../../../../../core/contract/records/removing';
 import { formChoices } from '../../../../../server/records/formChoices';
 import { keepRecord } from '../../../../../server/records/keepRecord';
