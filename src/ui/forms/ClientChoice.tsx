@@ -84,7 +84,12 @@ export function ClientChoice({ name, label, help, called, onChosen, fixed = fals
             onKeyDown={onKeyDown}
             onBlur={field.onBlur}
           />
-          <ul id={`${described.id}-found`} role="listbox" aria-label={label} className="choice-list">
+          <ul
+            id={`${described.id}-found`}
+            role="listbox"
+            aria-label="Those that were found"
+            className="choice-list"
+          >
             {found.map(({ key, name: one, note }, i) => (
               <li
                 key={key}

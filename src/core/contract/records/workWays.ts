@@ -2,6 +2,12 @@ import { array, number, object, string, type InferType, type TestContext } from 
 import { VERSION } from '../numbers';
 import { decimal, line, shownSum, sum } from './parts';
 
+/** A row's id, of any version (RFC 9562). */
+const rowId = () =>
+  string()
+    .matches(/^[0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12}$/)
+    .required();
+
 const whole = (least: number, most: number) =>
   number()
     .transform((value: unknown, typed: unknown) => (typed === '' || typed === null ? undefined : value))
@@ -12,7 +18,7 @@ const whole = (least: number, most: number) =>
 
 const service = (currency: string) =>
   object({
-    id: string().uuid().required(),
+    id: rowId(),
     name: line().required('Write what it is called.'),
     minutes: whole(1, 366 * 1440),
     price: sum(currency).test(
@@ -23,7 +29,7 @@ const service = (currency: string) =>
   }).noUnknown();
 
 const PLAN = object({
-  id: string().uuid().required(),
+  id: rowId(),
   name: line().required('Write what it is called.'),
   parts: array(
     object({

@@ -1,0 +1,229 @@
+import { expect, test, type Page } from '@playwright/test';
+import { expectAccessible, signIn } from './signedIn';
+import { editable } from './writing';
+
+/** The record's own facts, not the list beside it. */
+const paper = (page: Page) => page.getByRole('article');
+
+test('an enquiry becomes a client, a visit, an invoice and a payment, each with its letter', async ({
+  page,
+}, { project }) => {
+  const name = `Ottilie Vane-${project.name}`;
+  const phone = project.name.startsWith('phone');
+  // Its own day for each size: the two run beside each other.
+  const day = phone ? '2027-03-09' : '2027-03-10';
+  await signIn(page);
+  await page.goto('/work/enquiries/new');
+  await page.getByLabel('Name', { exact: true }).fill(name);
+  await page.getByLabel('Email address').fill('ottilie at home');
+  await page.getByLabel('How they asked').fill('telephone');
+  await page.getByLabel('What they want done').fill('tuning visit');
+  await page.getByLabel('Another day').fill(day);
+  await page.getByRole('button', { name: 'Add it' }).click();
+  await expect(page.getByText(/: free$/)).toBeVisible();
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Write the enquiry down' }).click();
+  await expect(page.getByText('This is no email address, as ada@house.example.')).toBeVisible();
+  await page.getByLabel('Email address').fill(`ottilie.${project.name}@post.example`);
+  await page.getByRole('button', { name: 'Write the enquiry down' }).click();
+
+  // Its letter is offered, and whether the day is free is said again.
+  await expect(paper(page).getByRole('heading', { level: 1, name })).toBeVisible();
+  await expect(
+    page.getByRole('region', { name: 'The letter for it' }).getByRole('link').first(),
+  ).toBeVisible();
+  await expect(paper(page).getByText(/: free$/)).toBeVisible();
+  await expectAccessible(page);
+  await page.getByRole('link', { name: 'Make them a client' }).click();
+  await expect(page.getByLabel('Name', { exact: true })).toHaveValue(name);
+  await page.getByLabel('Street').first().fill('3 Ropewalk');
+  await page.getByRole('button', { name: 'Write the client down' }).click();
+  // Back at the enquiry, which is theirs now.
+  await page.getByRole('link', { name: 'New visit', exact: true }).last().click();
+  await expect(page.getByLabel('What is done')).toHaveValue('tuning visit');
+  await expect(page.getByLabel('Begins')).toHaveValue(`${day}T09:00`);
+  await expect(page.getByLabel('Ends')).toHaveValue(`${day}T10:30`);
+  await expect(page.getByLabel('Price')).toHaveValue('78.00');
+  await expect(page.getByLabel('Street')).toHaveValue('3 Ropewalk');
+  // Moved, it keeps its length; by somebody who is free.
+  await page.getByLabel('Begins').fill(`${day}T14:15`);
+  await expect(page.getByLabel('Ends')).toHaveValue(`${day}T15:45`);
+  await expect(page.getByText('1 hour, 30 minutes')).toBeVisible();
+  await page.getByLabel('Done by').selectOption('Teo Marsh');
+  await expect(page.getByText('Nothing else is booked then.')).toBeVisible();
+  await page.getByLabel('How it stands').selectOption('confirmed');
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Write the visit down' }).click();
+
+  await expect(paper(page).getByRole('heading', { level: 1, name: 'tuning visit' })).toBeVisible();
+  const letter = page.getByRole('region', { name: 'The letter for it' });
+  await letter.getByRole('link').first().click();
+  await expect(await editable(page)).toContainText('Ottilie');
+  await page.goBack();
+  await expect(paper(page).getByRole('heading', { level: 1, name: 'tuning visit' })).toBeVisible();
+  await page.getByRole('link', { name: 'New invoice' }).last().click();
+  await expect(page.getByLabel('What', { exact: true })).toHaveValue(/^Tuning visit, (?:9|10) March 2027$/);
+  await expect(page.getByText('£78.00 and £15.60 tax: £93.60 in all.')).toBeVisible();
+  await page.getByRole('button', { name: 'Lay “half and half” over it' }).click();
+  await expect(page.getByRole('group', { name: 'Part 2' }).getByLabel('Amount')).toHaveValue('46.80');
+  // The parts must come to the whole.
+  await page.getByRole('group', { name: 'Part 2' }).getByLabel('Amount').fill('46.00');
+  await page.getByRole('button', { name: 'Keep as a draft' }).click();
+  await expect(page.getByText('The parts come to 92.80, the invoice to 93.60.')).toBeVisible();
+  await page.getByRole('group', { name: 'Part 2' }).getByLabel('Amount').fill('46.80');
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Keep as a draft' }).click();
+
+  await expect(page.getByRole('heading', { level: 1, name: 'A draft of an invoice' })).toBeVisible();
+  await page.getByRole('button', { name: 'Issue it' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: /^Invoice LPC-\d{4}$/ })).toBeVisible();
+  await expect(letter.getByRole('link').first()).toBeVisible();
+  await expectAccessible(page);
+  await page.getByText('Record a payment').click();
+  await page.getByRole('button', { name: 'Record', exact: true }).click();
+  await expect(page.getByText('93.60 GBP written down.')).toBeVisible();
+});
+
+test('what stands in the way of a visit is told, and it can be kept all the same', async ({ page }) => {
+  await signIn(page);
+  await page.goto('/work/bookings/new');
+  await page.getByLabel('Client', { exact: true }).fill('reyes');
+  await expect(page.getByRole('option', { name: /Ada and Tom Reyes/ })).toBeVisible();
+  await expectAccessible(page);
+  await page.getByLabel('Client', { exact: true }).press('Enter');
+  await expect(page.getByText('Ada and Tom Reyes', { exact: false }).last()).toBeVisible();
+  await page.getByLabel('What is done').fill('voicing');
+  await page.getByLabel('Done by').selectOption('Teo Marsh');
+  // Teo is at Oda Hartigan's on the first of December from half past nine.
+  await page.getByLabel('Begins').fill('2026-12-01T10:00');
+  await expect(page.getByText(/^Teo is booked then: Oda Hartigan, tuning visit/)).toBeVisible();
+  await page.getByLabel('Begins').fill('2026-12-01T11:10');
+  await expect(page.getByText(/^Teo has 10 minutes for the way: Oda Hartigan/)).toBeVisible();
+  await page.getByLabel('Done by').selectOption('Runa Okafor');
+  await expect(page.getByText('Nothing else is booked then.')).toBeVisible();
+  await page.getByLabel('Begins').fill('2026-12-05T11:10');
+  await expect(page.getByText('Saturday, 5 December 2026 is a day off.')).toBeVisible();
+});
+
+test('a record is removed and put back', async ({ page }, { project }) => {
+  const name = `Hire of stands ${project.name}`;
+  await signIn(page);
+  await page.goto('/work/partners/new');
+  await page.getByLabel('Name', { exact: true }).fill(name);
+  await page.getByRole('button', { name: 'Write the partner down' }).click();
+  await expect(page.getByRole('heading', { level: 1, name })).toBeVisible();
+  await expectAccessible(page);
+  await page.getByText('Remove', { exact: true }).click();
+  await page.getByRole('button', { name: 'Remove it' }).click();
+  await expect(page.getByText(`${name} is removed.`)).toBeVisible();
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Put back' }).click();
+  await expect(page.getByRole('heading', { level: 1, name })).toBeVisible();
+  // Later it is found under Settings.
+  await page.getByText('Remove', { exact: true }).click();
+  await page.getByRole('button', { name: 'Remove it' }).click();
+  await expect(page.getByText(`${name} is removed.`)).toBeVisible();
+  await page.goto('/settings/removed');
+  await expectAccessible(page);
+  await page.getByRole('button', { name: `Put ${name} back` }).click();
+  await expect(page.getByRole('heading', { level: 1, name })).toBeVisible();
+});
+
+test('a job is written down with its people, and what was issued is not removed', async ({ page }, {
+  project,
+}) => {
+  const title = `New strings ${project.name}`;
+  await signIn(page);
+  await page.goto('/work/projects/new?client=college');
+  await page.getByLabel('What the job is called').fill(title);
+  await page.getByLabel('Begins').fill('2027-02-31');
+  await page.getByLabel('Begins').fill('2027-02-01');
+  await page.getByLabel('Ends').fill('2027-01-01');
+  await page.getByLabel('Worth (GBP)').fill('1,250.50');
+  await page.getByRole('checkbox').first().check();
+  await page.getByRole('button', { name: 'Write the job down' }).click();
+  await expect(page.getByText('It ends before it begins.')).toBeVisible();
+  await page.getByLabel('Ends').fill('2027-03-01');
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Write the job down' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: title })).toBeVisible();
+  await expect(page.getByText('£1,250.50')).toBeVisible();
+  await page.goto('/work/invoices/LPC-1048');
+  await page.getByText('Remove', { exact: true }).click();
+  await page.getByRole('button', { name: 'Remove it' }).click();
+  await expect(
+    page.getByText('It was issued: its number is its own for good. Make it void instead.'),
+  ).toBeVisible();
+});
+
+test('services, numbers and payment plans are settled once', async ({ page }, { project }) => {
+  const service = `Hire ${project.name}`;
+  await signIn(page);
+  await page.goto('/settings/work');
+  await page.getByRole('button', { name: 'Add a service' }).click();
+  const added = page.getByRole('group', { name: /^Service \d+$/ }).last();
+  await added.getByLabel('Called').fill('Tuning Visit');
+  await added.getByLabel('Minutes').fill('many');
+  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await expect(added.getByText('Write a whole number.')).toBeVisible();
+  await added.getByLabel('Minutes').fill('45');
+  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await expect(added.getByText('Another is called that.')).toBeVisible();
+  await added.getByLabel('Called').fill(service);
+  await added.getByLabel('Price').fill('30');
+  await expect(page.getByText(/^The next one is LPC-\d{4}\.$/)).toBeVisible();
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await expect(page.getByText('Kept.')).toBeVisible();
+  await page.goto('/work/bookings/new?client=quist&at=2027-04-06T10:00');
+  await page.getByLabel('What is done').fill(service);
+  await expect(page.getByLabel('Price')).toHaveValue('30.00');
+  await expect(page.getByLabel('Ends')).toHaveValue('2027-04-06T10:45');
+});
+
+test('the week shows what is booked; at the desk a visit is dragged, and moved back', async ({ page }, {
+  project,
+}) => {
+  const phone = project.name.startsWith('phone');
+  await signIn(page);
+  await page.goto('/work/bookings');
+  await page.getByRole('link', { name: 'Calendar' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Week of 23 November 2026' })).toBeVisible();
+  await expectAccessible(page);
+  await page.getByRole('link', { name: 'The week after' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Week of 30 November 2026' })).toBeVisible();
+  await page.getByRole('link', { name: 'Month', exact: true }).click();
+  await expect(page.getByRole('heading', { level: 1, name: /^(?:November|December) 2026$/ })).toBeVisible();
+  await expectAccessible(page);
+  // A Saturday on which nothing else is, of its own for each size.
+  const day = phone ? '2027-05-08' : '2027-05-15';
+  await page.goto(`/work/bookings/new?client=wray&at=${day}T10:00`);
+  await page.getByLabel('What is done').fill('humidity check');
+  await page.getByRole('button', { name: 'Write the visit down' }).click();
+  await expect(paper(page).getByRole('heading', { level: 1, name: 'humidity check' })).toBeVisible();
+  await page.goto(`/work/bookings/calendar?view=${phone ? 'day' : 'week'}&day=${day}`);
+  const visit = page.getByRole('link', { name: /humidity check/ });
+  await expect(visit).toContainText('10:00 to 11:00');
+  await expectAccessible(page);
+  if (phone) {
+    await visit.click();
+    await expect(paper(page).getByRole('heading', { level: 1, name: 'humidity check' })).toBeVisible();
+    await page.getByRole('button', { name: 'Cancel the visit' }).click();
+    await expect(page.getByRole('button', { name: 'It takes place after all' })).toBeVisible();
+    await expect(page.getByRole('region', { name: 'The letter for it' })).toBeVisible();
+    return;
+  }
+  const box = (await visit.boundingBox())!;
+  const [x, y] = [box.x + box.width / 2, box.y + 8];
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  // One day earlier, half an hour later: an hour is 48 pixels high.
+  await page.mouse.move(x - 20, y + 10, { steps: 3 });
+  await page.mouse.move(x - box.width, y + 24, { steps: 4 });
+  await page.mouse.up();
+  await expect(page.getByText('moved to Friday 14 May, 10:30 to 11:30.')).toBeVisible();
+  await expect(visit).toContainText('10:30 to 11:30');
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(visit).toContainText('10:00 to 11:00');
+});
