@@ -168,6 +168,12 @@ export const BODIES: Readonly<Record<string, object>> = {
     services: [],
     plans: [],
   },
+  // Of no kind and without an address: whatever one of them is changed to, nothing is kept.
+  'PUT /api/business/fields': {
+    version: 999_999,
+    fields: [{ record: 'client', label: 'Dog', type: 'none of ours', choices: ['yes'] }],
+  },
+  'PUT /api/business/links': { version: 999_999, links: [{ name: '', address: 'nowhere' }] },
   'PATCH /api/bookings/[key]': { version: 999_999, status: 'done' },
   'POST /api/bookings/clashes': {
     items: [],

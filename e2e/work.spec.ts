@@ -94,10 +94,10 @@ test('what stands in the way of a visit is told, and it can be kept all the same
   await expect(page.getByText('Ada and Tom Reyes', { exact: false }).last()).toBeVisible();
   await page.getByLabel('What is done').fill('voicing');
   await page.getByLabel('Done by').selectOption('Teo Marsh');
-  // Teo is at Oda Hartigan's on the first of December from half past nine.
-  await page.getByLabel('Begins').fill('2026-12-01T10:00');
+  // Teo is at Oda Hartigan's on the twenty-sixth from half past nine.
+  await page.getByLabel('Begins').fill('2026-11-26T10:00');
   await expect(page.getByText(/^Teo is booked then: Oda Hartigan, tuning visit/)).toBeVisible();
-  await page.getByLabel('Begins').fill('2026-12-01T11:10');
+  await page.getByLabel('Begins').fill('2026-11-26T11:10');
   await expect(page.getByText(/^Teo has 10 minutes for the way: Oda Hartigan/)).toBeVisible();
   await page.getByLabel('Done by').selectOption('Runa Okafor');
   await expect(page.getByText('Nothing else is booked then.')).toBeVisible();
@@ -226,4 +226,62 @@ test('the week shows what is booked; at the desk a visit is dragged, and moved b
   await expectAccessible(page);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(visit).toContainText('10:00 to 11:00');
+});
+
+test('a field of the business’s own is made, written, said and kept while it is said', async ({ page }, {
+  project,
+}) => {
+  const label = `doorbell ${project.name}`;
+  await signIn(page);
+  await page.goto('/settings/fields');
+  const fields = page.getByRole('group', { name: /^Field \d+$/ });
+  await expect(fields.first()).toBeVisible();
+  const before = await fields.count();
+  await page.getByRole('button', { name: 'Add a field' }).click();
+  const added = fields.nth(before);
+  await added.getByLabel('Called').fill(label);
+  await added.getByLabel('Kind of fact').selectOption('choice');
+  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await expect(added.getByText('Write what can be chosen, one a line.')).toBeVisible();
+  await added.getByLabel('What can be chosen, one a line').fill('works\nbroken');
+  await added.getByLabel('What helps to write it').fill('Pressed once.');
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await expect(page.getByText('Kept.')).toBeVisible();
+  // It stands in the form of a client.
+  await page.goto('/clients/quist/change');
+  await expect(page.getByText('Pressed once.').first()).toBeVisible();
+  await page.getByLabel(new RegExp(`^${label}$`, 'i')).selectOption('works');
+  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await expect(page.getByText(label).first()).toBeVisible();
+  // One that letters say stays, and it is told where.
+  await page.goto('/settings/fields');
+  const said = fields.filter({ hasText: /Said in \d+ template/ }).first();
+  await said.getByRole('button', { name: 'Take this field out' }).click();
+  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await expect(page.getByText(/stays\. It is said in/)).toBeVisible();
+  await page.getByRole('button', { name: 'Put back' }).click();
+  await expect(page.getByText(/Said in \d+ template/).first()).toBeVisible();
+});
+
+test('links are kept once, each with where it is said', async ({ page }, { project }) => {
+  await signIn(page);
+  await page.goto('/settings/links');
+  const links = page.getByRole('group', { name: /^Link \d+$/ });
+  await expect(links.first()).toBeVisible();
+  const before = await links.count();
+  await expect(page.getByText(/Said in \d+ template/).first()).toBeVisible();
+  await page.getByRole('button', { name: 'Add a link' }).click();
+  const added = links.nth(before);
+  await added.getByLabel('Called').fill(`our stair ${project.name}`);
+  await added.getByLabel('Address').fill('ftp://nowhere');
+  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await expect(added.getByText('This is no web address, as https://house.example.')).toBeVisible();
+  await added.getByLabel('Address').fill('larkfield.example/stair');
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await expect(page.getByText('Kept.')).toBeVisible();
+  await page.goto('/settings/details');
+  await expect(page.getByText(/Said in \d+ templates/).first()).toBeVisible();
+  await expectAccessible(page);
 });

@@ -36,6 +36,8 @@ export interface CustomFieldData {
   label: string;
   type: (typeof CHOICES)['custom_field.type'][number];
   choices?: string[];
+  /** what helps to write it */
+  help?: string;
 }
 
 /** A link of the business, a path of its own: `links.review`. */

@@ -38,6 +38,7 @@ export const CUSTOM_FIELD = {
   label: text(),
   type: oneOf(...CHOICES['custom_field.type']),
   choices: maybe(texts()),
+  help: maybe(text()),
   position: whole(),
 };
 

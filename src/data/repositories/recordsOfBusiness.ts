@@ -96,8 +96,8 @@ export async function recordsOfBusiness(
     business: {
       ...(facts('business', business) as BusinessData),
       links: links.map(({ key: one, name, address }) => ({ key: one, name, address })),
-      custom_fields: fields.map(({ record, key: one, label, type, choices }) =>
-        present({ record, key: one, label, type, choices }),
+      custom_fields: fields.map(({ record, key: one, label, type, choices, help }) =>
+        present({ record, key: one, label, type, choices, help }),
       ),
     },
     members: members.map((member): MemberData =>

@@ -1,6 +1,7 @@
 import { LRUCache } from 'lru-cache';
 import { listed, type ListedTemplate } from '../../core/fitting/listedTemplate';
 import { searchable } from '../../core/searching/finder';
+import { factsIn } from '../../core/template/factOf';
 import { passagesIn } from '../../core/template/passagesIn';
 import { unfinishedIn } from '../../core/template/unfinishedIn';
 import { wordsOfTemplate } from '../../core/template/wordsOfTemplate';
@@ -22,6 +23,8 @@ interface Read {
   unfinished: number;
   /** the passages in it, by their keys */
   passages: string[];
+  /** the facts that its words say (core/template/factOf) */
+  facts: string[];
 }
 
 export interface StandingTemplate
@@ -45,6 +48,7 @@ export async function standingTemplates({ business_id, id }: CurrentMember): Pro
         searchable: searchable(wordsOfTemplate(template)),
         unfinished: unfinishedIn(template),
         passages: passagesIn(template),
+        facts: factsIn([template.head, template.document]),
       };
       read.set(placeOf(template), one);
       READ.set(placeOf(template), one);

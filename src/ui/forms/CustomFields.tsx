@@ -31,12 +31,12 @@ export function CustomFields({ record, name, own }: Props) {
 
 function CustomField({
   name,
-  field: { label, type, choices = [] },
+  field: { label, type, choices = [], help },
 }: {
   name: string;
   field: CustomFieldData;
 }) {
-  const said = { name, label: capital(label) };
+  const said = { name, label: capital(label), ...(help ? { help } : {}) };
   switch (type) {
     case 'yes/no':
       return <Choice {...said} options={[NOT_SAID, ['yes', 'yes'], ['no', 'no']]} />;

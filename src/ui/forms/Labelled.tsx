@@ -3,6 +3,7 @@
 import { use, useId, type ReactNode } from 'react';
 import { get, useFormContext } from 'react-hook-form';
 import { Disputed } from './disputed';
+import { Said, saidInWords } from './said';
 
 /** What a control is tied to its label and its words with. */
 interface Described {
@@ -68,6 +69,7 @@ interface BeneathProps {
 
 function Beneath({ id, name, help, problem }: BeneathProps) {
   const { disputed, takeTheirs } = use(Disputed);
+  const said = use(Said)[name];
   return (
     <>
       {help && !problem && (
@@ -75,6 +77,7 @@ function Beneath({ id, name, help, problem }: BeneathProps) {
           {help}
         </p>
       )}
+      {said !== undefined && <p className="field-help">{saidInWords(said)}</p>}
       {name in disputed && (
         <p className="needs-you">
           Somebody else wrote: {saidOf(disputed[name]) || 'nothing'}.{' '}

@@ -7,6 +7,7 @@ import { AddressFields } from '../forms/AddressFields';
 import { DayList } from '../forms/DayList';
 import { Choice, Field } from '../forms/Field';
 import { KeptFormFrame } from '../forms/KeptFormFrame';
+import { Said, saidOf } from '../forms/said';
 import { useKeptForm } from '../forms/useKeptForm';
 import { WeekdayChoice } from '../forms/WeekdayChoice';
 
@@ -25,6 +26,8 @@ export interface OwnDetailsFormProps {
     /** the public holidays that come, where they are known */
     holidays: readonly { date: string; name: string }[];
   };
+  /** in how many templates each fact is said */
+  said?: Readonly<Record<string, number>>;
   button?: string;
   onKept?: () => void;
   children?: ReactNode;
@@ -36,6 +39,7 @@ export function OwnDetailsForm({
   details,
   currencyStays,
   choices,
+  said = {},
   button,
   onKept,
   children,
@@ -50,65 +54,67 @@ export function OwnDetailsForm({
   });
   const { locale } = details;
   return (
-    <KeptFormFrame kept={kept} {...(button ? { button, always: true } : {})} beside={children}>
-      <section className="form-part" aria-labelledby="details-seen">
-        <h2 id="details-seen">What clients read</h2>
-        <Field name="name" label="Name" autoComplete="organization" />
-        <Field
-          name="legal_name"
-          label="Legal name"
-          help="The name that stands in contracts, where it is another."
-        />
-        <Field name="phone" label="Telephone" type="tel" autoComplete="tel" />
-        <Field name="email" label="Email address" type="email" autoComplete="email" />
-        <Field name="website" label="Website" type="url" placeholder="https://" autoComplete="url" />
-        <AddressFields name="address" label="Address" locale={locale} />
-        <Field
-          name="payment_details"
-          label="How to pay you"
-          as="textarea"
-          rows={3}
-          help="The account, as your invoices and reminders say it."
-        />
-      </section>
-      <section className="form-part" aria-labelledby="details-words">
-        <h2 id="details-words">What you call things</h2>
-        <Field name="booking_label" label="A booking" help="As “visit”, “appointment”, “lesson”." />
-        <Field name="item_label" label="A thing that you work on" help="As “garden”, “boat”, “boiler”." />
-      </section>
-      <section className="form-part" aria-labelledby="details-time">
-        <h2 id="details-time">When you work</h2>
-        <WeekdayChoice name="working_days" label="Days" days={choices.days} />
-        <DayList name="holidays" label="Days off" locale={locale} likely={choices.holidays} />
-      </section>
-      <section className="form-part" aria-labelledby="details-written">
-        <h2 id="details-written">How dates and sums are written</h2>
-        <Field name="locale" label="Language and country" help="As en-GB, de-DE, fr-CH." />
-        <Choice
-          name="time_zone"
-          label="Your clock"
-          options={choices.zones.map((zone) => [zone, zone.replaceAll('_', ' ')])}
-        />
-        <Choice
-          name="hour_cycle"
-          label="Hours"
-          options={[
-            ['24', '17:30'],
-            ['12', '5:30 pm'],
-          ]}
-        />
-        {currencyStays ? (
-          <p className="form-field">
-            Sums are in {details.currency}. There are some by now: the currency stays.
-          </p>
-        ) : (
-          <Choice
-            name="currency"
-            label="Currency"
-            options={choices.currencies.map(([code, name]) => [code, `${name} (${code})`])}
+    <Said value={saidOf('business', said)}>
+      <KeptFormFrame kept={kept} {...(button ? { button, always: true } : {})} beside={children}>
+        <section className="form-part" aria-labelledby="details-seen">
+          <h2 id="details-seen">What clients read</h2>
+          <Field name="name" label="Name" autoComplete="organization" />
+          <Field
+            name="legal_name"
+            label="Legal name"
+            help="The name that stands in contracts, where it is another."
           />
-        )}
-      </section>
-    </KeptFormFrame>
+          <Field name="phone" label="Telephone" type="tel" autoComplete="tel" />
+          <Field name="email" label="Email address" type="email" autoComplete="email" />
+          <Field name="website" label="Website" type="url" placeholder="https://" autoComplete="url" />
+          <AddressFields name="address" label="Address" locale={locale} />
+          <Field
+            name="payment_details"
+            label="How to pay you"
+            as="textarea"
+            rows={3}
+            help="The account, as your invoices and reminders say it."
+          />
+        </section>
+        <section className="form-part" aria-labelledby="details-words">
+          <h2 id="details-words">What you call things</h2>
+          <Field name="booking_label" label="A booking" help="As “visit”, “appointment”, “lesson”." />
+          <Field name="item_label" label="A thing that you work on" help="As “garden”, “boat”, “boiler”." />
+        </section>
+        <section className="form-part" aria-labelledby="details-time">
+          <h2 id="details-time">When you work</h2>
+          <WeekdayChoice name="working_days" label="Days" days={choices.days} />
+          <DayList name="holidays" label="Days off" locale={locale} likely={choices.holidays} />
+        </section>
+        <section className="form-part" aria-labelledby="details-written">
+          <h2 id="details-written">How dates and sums are written</h2>
+          <Field name="locale" label="Language and country" help="As en-GB, de-DE, fr-CH." />
+          <Choice
+            name="time_zone"
+            label="Your clock"
+            options={choices.zones.map((zone) => [zone, zone.replaceAll('_', ' ')])}
+          />
+          <Choice
+            name="hour_cycle"
+            label="Hours"
+            options={[
+              ['24', '17:30'],
+              ['12', '5:30 pm'],
+            ]}
+          />
+          {currencyStays ? (
+            <p className="form-field">
+              Sums are in {details.currency}. There are some by now: the currency stays.
+            </p>
+          ) : (
+            <Choice
+              name="currency"
+              label="Currency"
+              options={choices.currencies.map(([code, name]) => [code, `${name} (${code})`])}
+            />
+          )}
+        </section>
+      </KeptFormFrame>
+    </Said>
   );
 }

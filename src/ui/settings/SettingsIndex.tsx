@@ -9,6 +9,8 @@ const PAGES = [
   ['/settings/details', 'Own details', 'name, address, how to pay, when you work'],
   ['/settings/you', 'You', 'your name, title and numbers'],
   ['/settings/work', 'Services and invoices', 'usual lengths and prices, numbers, payment plans'],
+  ['/settings/fields', 'Custom fields', 'facts that you keep of your own'],
+  ['/settings/links', 'Links', 'guides and forms, kept once by name'],
   ['/templates/signatures', 'Signatures', 'what stands under your letters'],
   ['/templates/letterhead', 'Letterhead', 'what stands around them'],
   ['/templates/arrange', 'Groups', 'how templates are sorted'],

@@ -1,6 +1,7 @@
 import type { Metadata } from 'next';
 import { detailChoices } from '../../../server/settings/detailChoices';
 import { ownDetails } from '../../../server/settings/ownDetails';
+import { saidIn } from '../../../server/settings/saidIn';
 import { OwnDetailsForm } from '../../../ui/settings/OwnDetailsForm';
 import { SettingsPaper } from '../../../ui/settings/SettingsPaper';
 import { requireMember } from '../../session';
@@ -18,6 +19,7 @@ export default async function DetailsPage() {
       <OwnDetailsForm
         owner={`${member.business_id} ${member.key}`}
         details={details}
+        said={await saidIn(member)}
         currencyStays={currencyStays}
         choices={detailChoices(details.locale, details.time_zone)}
       />

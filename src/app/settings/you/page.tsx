@@ -1,6 +1,7 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { memberDetails } from '../../../server/settings/memberDetails';
+import { saidIn } from '../../../server/settings/saidIn';
 import { MemberForm } from '../../../ui/settings/MemberForm';
 import { SettingsPaper } from '../../../ui/settings/SettingsPaper';
 import { requireMember } from '../../session';
@@ -13,7 +14,12 @@ export default async function YouPage() {
   if (!details) notFound();
   return (
     <SettingsPaper title="You" note="What your letters say of you.">
-      <MemberForm owner={`${member.business_id} ${member.key}`} memberKey={member.key} details={details} />
+      <MemberForm
+        owner={`${member.business_id} ${member.key}`}
+        memberKey={member.key}
+        details={details}
+        said={await saidIn(member)}
+      />
     </SettingsPaper>
   );
 }

@@ -212,6 +212,7 @@ class RecordsChecker {
         key: isText,
         label: isText,
         type: (type) => (CHOICES['custom_field.type'] as readonly unknown[]).includes(type),
+        help: (help) => absent(help) || isText(help),
         choices: (choices) => absent(choices) || (Array.isArray(choices) && choices.every(isText)),
       });
     }
