@@ -58,6 +58,7 @@ const PARTS: Readonly<Record<string, Readonly<Record<string, string>>>> = {
   '/api/templates/[key]/uses': { key: 'first-reminder' },
   '/api/templates/[key]/versions': { key: 'first-reminder' },
   '/api/templates/[key]/versions/[version]': { key: 'first-reminder', version: '1' },
+  '/ask/[token]': { token: 'no-such-form' },
   '/clients/[key]': { key: 'hartigan' },
   '/clients/[key]/change': { key: 'hartigan' },
   '/templates/passages/[key]': { key: 'how-to-pay' },
@@ -168,6 +169,19 @@ export const BODIES: Readonly<Record<string, object>> = {
     services: [],
     plans: [],
   },
+  'PUT /api/business/enquiry-form': {
+    version: 999_999,
+    is_open: true,
+    asks_service: true,
+    sites: ['nowhere'],
+  },
+  'POST /api/business/enquiry-form': {
+    version: 999_999,
+    is_open: true,
+    asks_service: true,
+    sites: ['nowhere'],
+  },
+  'POST /ask/[token]': {},
   // Of no kind and without an address: whatever one of them is changed to, nothing is kept.
   'PUT /api/business/fields': {
     version: 999_999,

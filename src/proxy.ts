@@ -13,8 +13,8 @@ export function proxy(request: NextRequest): NextResponse {
     );
   if (!isReadable(request.nextUrl.pathname))
     return NextResponse.json({ error: 'This address cannot be read.' }, { status: 400 });
-  // A letter's own page has a stricter policy of its own.
-  if (request.nextUrl.pathname.startsWith('/letter-html/')) return NextResponse.next();
+  // A letter's own page and a business's public form have stricter policies of their own.
+  if (/^\/(?:letter-html|ask)\//.test(request.nextUrl.pathname)) return NextResponse.next();
   const nonce = btoa(crypto.randomUUID());
   const policy = contentSecurityPolicy(nonce, process.env.NODE_ENV === 'development');
   const headers = new Headers(request.headers);

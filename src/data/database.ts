@@ -4,6 +4,7 @@ import { Sequelize, type QueryOptions, type Transaction } from 'sequelize';
 import { table, type TableOf } from './column';
 import { BUSINESS, CUSTOM_FIELD, LINK, PARTNER } from './models/business';
 import { CLIENT, CONTACT, ENQUIRY, ITEM } from './models/client';
+import { ENQUIRY_FORM } from './models/enquiryForm';
 import { FILE, OWN_FILE, RECORD_FILE } from './models/file';
 import { INSTALMENT, INVOICE, INVOICE_LINE, PAYMENT } from './models/invoice';
 import { MEMBER, SESSION, SIGNATURE } from './models/member';
@@ -41,6 +42,7 @@ export const TABLES = {
   template: TEMPLATE,
   template_version: TEMPLATE_VERSION,
   passage: PASSAGE,
+  enquiry_form: ENQUIRY_FORM,
   signature: SIGNATURE,
   link: LINK,
   file: FILE,

@@ -79,7 +79,7 @@ it('a field and a link that letters say stay, and it is told where', async () =>
     result: 'wrong',
     error: expect.stringMatching(/^“our review page” stays\. It is said in template “/) as string,
   });
-  expect(said['business.phone']).toBeGreaterThan(0);
+  expect(said['business.email']).toBeGreaterThan(0);
 });
 
 it('two fields of one name on one kind of record are refused, and so is a key that is none', async () => {

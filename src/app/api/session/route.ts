@@ -4,6 +4,7 @@ import { signIn, signOut } from '../../../server/signIn/signIn';
 import { answered } from '../answered';
 import { readJson } from '../readJson';
 import { startSession } from '../startSession';
+import { requestAddress } from '../../requestAddress';
 import { isUnderTls } from '../../ownAddress';
 import { sessionCookie } from '../../session';
 
@@ -20,7 +21,7 @@ export async function POST(request: Request): Promise<Response> {
       abortEarly: false,
       strict: true,
     });
-    const result = await signIn(email.trim(), password, addressOf(request));
+    const result = await signIn(email.trim(), password, requestAddress(request));
     if ('refused' in result) {
       const { status, error } = REFUSALS[result.refused];
       return Response.json({ error }, { status });
@@ -28,11 +29,6 @@ export async function POST(request: Request): Promise<Response> {
     await startSession(result);
     return Response.json({});
   });
-}
-
-/** Where a try comes from, as the server in front of this one says. */
-function addressOf(request: Request): string {
-  return request.headers.get('x-forwarded-for')?.split(',').at(-1)?.trim() || 'unknown';
 }
 
 /** Signs out. */
