@@ -35,6 +35,7 @@ export function everyRoute(): Route[] {
 /** What stands for a part of a path in the demonstration; every part of every route has one. */
 const PARTS: Readonly<Record<string, Readonly<Record<string, string>>>> = {
   '/api/bookings/[key]': { key: 'no-such-booking' },
+  '/api/clients/[key]/merge': { key: 'no-such-client' },
   '/api/clients/[key]/parts': { key: 'hartigan' },
   '/api/files/[name]': { name: 'no-such-file.pdf' },
   '/api/invoices/[key]/payments': { key: 'LPC-1048' },
@@ -61,6 +62,7 @@ const PARTS: Readonly<Record<string, Readonly<Record<string, string>>>> = {
   '/ask/[token]': { token: 'no-such-form' },
   '/clients/[key]': { key: 'hartigan' },
   '/clients/[key]/change': { key: 'hartigan' },
+  '/clients/[key]/merge': { key: 'hartigan' },
   '/templates/passages/[key]': { key: 'how-to-pay' },
   '/templates/signatures/[key]': { key: 'house' },
   '/templates/letterhead/[part]': { part: 'foot' },
@@ -169,6 +171,13 @@ export const BODIES: Readonly<Record<string, object>> = {
     services: [],
     plans: [],
   },
+  'POST /api/clients/[key]/merge': {
+    version: 999_999,
+    gone: 'hartigan',
+    goneVersion: 999_999,
+    take: ['name'],
+  },
+  'DELETE /api/clients/[key]/merge': { id: '00000000-0000-4000-8000-000000000000' },
   'PUT /api/business/enquiry-form': {
     version: 999_999,
     is_open: true,

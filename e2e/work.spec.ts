@@ -173,6 +173,7 @@ test('services, numbers and payment plans are settled once', async ({ page }, { 
   await added.getByLabel('Price').fill('30');
   await expect(page.getByText(/^The next one is LPC-\d{4}\.$/)).toBeVisible();
   await expectAccessible(page);
+  if (!project.name.startsWith('desk')) return;
   await page.getByRole('button', { name: 'Keep', exact: true }).click();
   await expect(page.getByText('Kept.', { exact: true })).toBeVisible();
   await page.goto('/work/bookings/new?client=quist&at=2027-04-06T10:00');
@@ -232,6 +233,8 @@ test('a field of the business’s own is made, written, said and kept while it i
   project,
 }) => {
   const label = `doorbell ${project.name}`;
+  // All fields are one list: of two who change it at once the later one is asked, so only one size keeps it.
+  const keeps = project.name.startsWith('desk');
   await signIn(page);
   await page.goto('/settings/fields');
   const fields = page.getByRole('group', { name: /^Field \d+$/ });
@@ -246,6 +249,7 @@ test('a field of the business’s own is made, written, said and kept while it i
   await added.getByLabel('What can be chosen, one a line').fill('works\nbroken');
   await added.getByLabel('What helps to write it').fill('Pressed once.');
   await expectAccessible(page);
+  if (!keeps) return;
   await page.getByRole('button', { name: 'Keep', exact: true }).click();
   await expect(page.getByText('Kept.', { exact: true })).toBeVisible();
   // It stands in the form of a client.
@@ -257,7 +261,10 @@ test('a field of the business’s own is made, written, said and kept while it i
   // One that letters say stays, and it is told where.
   await page.goto('/settings/fields');
   const said = fields.filter({ hasText: /Said in \d+ template/ }).first();
-  await said.getByRole('button', { name: 'Take this field out' }).click();
+  await expect(async () => {
+    await said.getByRole('button', { name: 'Take this field out' }).click();
+    await expect(page.getByRole('button', { name: 'Put back' })).toBeVisible({ timeout: 1_000 });
+  }).toPass();
   await page.getByRole('button', { name: 'Keep', exact: true }).click();
   await expect(page.getByText(/stays\. It is said in/)).toBeVisible();
   await page.getByRole('button', { name: 'Put back' }).click();
@@ -279,9 +286,46 @@ test('links are kept once, each with where it is said', async ({ page }, { proje
   await expect(added.getByText('This is no web address, as https://house.example.')).toBeVisible();
   await added.getByLabel('Address').fill('larkfield.example/stair');
   await expectAccessible(page);
+  if (!project.name.startsWith('desk')) return;
   await page.getByRole('button', { name: 'Keep', exact: true }).click();
   await expect(page.getByText('Kept.', { exact: true })).toBeVisible();
   await page.goto('/settings/details');
   await expect(page.getByText(/Said in \d+ templates/).first()).toBeVisible();
   await expectAccessible(page);
+});
+
+test('a client who is there twice becomes one, and two again', async ({ page }, { project }) => {
+  const address = `mirabel.${project.name}@post.example`;
+  const [first, second] = [`Mirabel Stroud ${project.name}`, `Stroud, Mirabel ${project.name}`];
+  await signIn(page);
+  const headers = { origin: process.env.BASE_URL! };
+  const clients = [
+    { name: first, kind: 'person', email: address },
+    { name: second, kind: 'household', phone: '01632 960155', email: address },
+  ];
+  await page.request.post('/api/clients', { data: { clients }, headers });
+  await page.goto('/clients');
+  await page.getByRole('link', { name: new RegExp(`^${second}`) }).click();
+  await page.getByRole('link', { name: 'New visit' }).click();
+  await page.getByLabel('What is done').fill('voicing');
+  await page.getByLabel('Begins').fill(`2027-08-1${project.name.startsWith('desk') ? 1 : 2}T10:00`);
+  await page.getByRole('button', { name: 'Write the visit down' }).click();
+  await expect(paper(page).getByRole('heading', { level: 1, name: 'voicing' })).toBeVisible();
+
+  await page.goto('/clients');
+  await page.getByRole('link', { name: new RegExp(`^${first}`) }).click();
+  await page.getByRole('link', { name: 'Is this client there twice?' }).click();
+  await expectAccessible(page);
+  await page.getByRole('article').getByRole('link', { name: second }).click();
+  await page.getByRole('group', { name: 'Kind' }).getByLabel('household').check();
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Make one of them' }).click();
+  await expect(paper(page).getByRole('heading', { level: 1, name: first })).toBeVisible();
+  await expect(page.getByText('household').last()).toBeVisible();
+  await expect(page.getByText('01632 960155')).toBeVisible();
+  await expect(paper(page).getByRole('link', { name: 'voicing' })).toBeVisible();
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Make two of them again' }).click();
+  await expect(paper(page).getByRole('heading', { level: 1, name: second })).toBeVisible();
+  await expect(paper(page).getByRole('link', { name: 'voicing' })).toBeVisible();
 });

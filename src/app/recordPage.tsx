@@ -1,13 +1,16 @@
 import type { Metadata } from 'next';
+import Link from 'next/link';
 import { notFound } from 'next/navigation';
 import { cache } from 'react';
 import type { RecordView } from '../core/describe/recordView';
 import type { BookingWords } from '../core/records/bookingWords';
 import { actedOn, actOfWord } from '../core/template/acts';
 import type { StartingPoint } from '../core/records/which/situation';
+import { mergedLately } from '../server/clients/mergeClients';
 import { recordPage } from '../server/records/recordPage';
 import { showLetters } from '../server/letters/showLetters';
 import { templatesOfAct } from '../server/templates/actTemplates';
+import { MergedNote } from '../ui/clients/MergedNote';
 import { ActLetters } from '../ui/records/ActLetters';
 import { BeginFrom } from '../ui/records/BeginFrom';
 import { PaymentForm } from '../ui/records/PaymentForm';
@@ -47,6 +50,7 @@ export async function RecordRoute({ kind, segment, back, did }: RouteProps) {
   const from = `${kind}:${key}`;
   const act = typeof did === 'string' ? actOfWord(did) : undefined;
   const word = member.words.booking;
+  const merged = kind === 'client' ? await mergedLately(member, key) : [];
   return (
     <RecordPaper
       from={from}
@@ -56,16 +60,26 @@ export async function RecordRoute({ kind, segment, back, did }: RouteProps) {
       letters={letters}
       {...(invoiceStatus === 'void' ? {} : { change: `${recordPath({ kind, key })}/change` })}
       foot={
-        <RemoveRecord
-          kind={kind}
-          recordKey={key}
-          version={version}
-          name={view.title}
-          along={kind === 'client' ? inWords(view, member.words) : ''}
-          list={back.href}
-        />
+        <>
+          {kind === 'client' && (
+            <p className="begin-from">
+              <Link href={`${recordPath({ kind, key })}/merge`} prefetch={false}>
+                Is this client there twice?
+              </Link>
+            </p>
+          )}
+          <RemoveRecord
+            kind={kind}
+            recordKey={key}
+            version={version}
+            name={view.title}
+            along={kind === 'client' ? inWords(view, member.words) : ''}
+            list={back.href}
+          />
+        </>
       }
     >
+      {merged.length > 0 && <MergedNote clientKey={key} merged={merged} />}
       {act && actedOn(act) === kind && <ActLetters act={await templatesOfAct(member, act)} from={from} />}
       {booking && <BookingActs key={version} booking={key} version={version} word={word} {...booking} />}
       {invoiceStatus && (

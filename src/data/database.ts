@@ -11,7 +11,7 @@ import { MEMBER, SESSION, SIGNATURE } from './models/member';
 import { ATTACHMENT, DELIVERY_EVENT, MESSAGE, MESSAGE_RECIPIENT } from './models/message';
 import { BOOKING, BOOKING_ITEM, PROJECT, PROJECT_CONTACT, PROJECT_PARTNER } from './models/project';
 import { LETTERHEAD, PASSAGE, TEMPLATE, TEMPLATE_GROUP, TEMPLATE_VERSION } from './models/template';
-import { PAYMENT_PLAN, REMOVED_RECORD, SERVICE, WORK_WAYS } from './models/work';
+import { MERGED_CLIENT, PAYMENT_PLAN, REMOVED_RECORD, SERVICE, WORK_WAYS } from './models/work';
 import { withoutValues } from './withoutValues';
 
 /** Every table by its name, in an order in which rows may be written. */
@@ -53,6 +53,7 @@ export const TABLES = {
   attachment: ATTACHMENT,
   delivery_event: DELIVERY_EVENT,
   removed_record: REMOVED_RECORD,
+  merged_client: MERGED_CLIENT,
 } as const;
 
 export type TableName = keyof typeof TABLES;

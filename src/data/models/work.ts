@@ -48,3 +48,23 @@ export const REMOVED_RECORD = {
   rows: json<Record<string, object[]>>(),
   loosened: json<{ table: string; column: string; was: Record<string, string> }[]>(),
 };
+
+/** What was moved when a client that was there twice became one. */
+export interface Moved {
+  /** the ids of rows by their tables */
+  rows: Record<string, string[]>;
+  /** people and things as they were: their keys and places */
+  parts: Record<string, { id: string; key: string; position: number }[]>;
+}
+
+export const MERGED_CLIENT = {
+  business_id: key(uuid()),
+  id: key(uuid()),
+  client_id: uuid(),
+  gone: json<object>(),
+  before: json<object>(),
+  version: whole(),
+  moved: json<Moved>(),
+  member_id: uuid(),
+  merged_at: moment(),
+};

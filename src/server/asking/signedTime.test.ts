@@ -19,7 +19,7 @@ it('one that somebody made is none', () => {
     signTime('another', AT, ID),
     `${signed}x`,
     signed.slice(0, -1),
-    signed.replace('0000-8000', '0000-8001'),
+    signed.replace('4000-8000', '4000-8001'),
   ])
     expect(readTime('secret', text, AT + 10_000)).toBe('forged');
 });

@@ -24,7 +24,7 @@ interface Props {
 export function Labelled({ name, label, help, children }: Props) {
   const { formState } = useFormContext();
   const id = useId();
-  const problem = (get(formState.errors, name) as { message?: string } | undefined)?.message;
+  const problem = messageOf(get(formState.errors, name));
   const described = problem ? `${id}-problem` : help ? `${id}-help` : undefined;
   return (
     <div className="form-field">
@@ -50,14 +50,27 @@ export function LabelledGroup({
 }: Omit<Props, 'children'> & { children: ReactNode }) {
   const { formState } = useFormContext();
   const id = useId();
-  const error = get(formState.errors, name) as { message?: string; root?: { message?: string } } | undefined;
   return (
     <fieldset className="form-field" aria-describedby={`${id}-problem`}>
       {label && <legend className="form-label">{label}</legend>}
       {children}
-      <Beneath id={id} name={name} help={help} problem={error?.message ?? error?.root?.message} />
+      <Beneath id={id} name={name} help={help} problem={messageOf(get(formState.errors, name))} />
     </fieldset>
   );
+}
+
+interface Wrong {
+  message?: string;
+  root?: { message?: string };
+}
+
+/** What is wrong with a value: with it whole, or with the first of several that is wrong by itself. */
+function messageOf(error: unknown): string | undefined {
+  const { message, root } = (error ?? {}) as Wrong;
+  const first = Array.isArray(error)
+    ? (error as (Wrong | undefined)[]).find((one) => one?.message)
+    : undefined;
+  return message ?? root?.message ?? first?.message;
 }
 
 interface BeneathProps {

@@ -55,7 +55,7 @@ export async function insertClient(
   })) as unknown as { key: string } | null;
   if (there) return there.key;
   const key = await freeKey(database, 'client', business_id, keyOfName(facts.name, 'client'));
-  const values = await valuesOf(database, business_id, facts);
+  const values = await clientColumns(database, business_id, facts);
   await models.client.create({ ...values, business_id, id, key });
   await keepParts(database, business_id, id, facts);
   return key;
@@ -92,7 +92,7 @@ export async function keepClient(
     },
   );
   if (used) return { result: 'used', item: used.name, bookings: used.bookings };
-  const values = await valuesOf(database, business_id, facts);
+  const values = await clientColumns(database, business_id, facts);
   await moveAlong(database, business_id, client.id, values);
   await models.client.update({ ...values, version: version + 1 }, { where: { business_id, id: client.id } });
   await keepParts(database, business_id, client.id, facts);
@@ -130,7 +130,8 @@ function json(value: unknown): string | null {
   return value === null || value === undefined ? null : JSON.stringify(value);
 }
 
-async function valuesOf(
+/** A client's facts as the columns of its row. */
+export async function clientColumns(
   { models }: Database,
   business_id: string,
   facts: Omit<ClientFacts, 'version'>,
