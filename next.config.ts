@@ -3,7 +3,7 @@ import type { NextConfig } from 'next';
 const config: NextConfig = {
   // The tests build into a folder of their own, beside a running application.
   distDir: process.env.NEXT_DIST_DIR ?? '.next',
-  serverExternalPackages: ['date-holidays', 'sequelize', 'pg', 'pg-boss', 'umzug'],
+  serverExternalPackages: ['date-holidays', 'pdfmake', 'sequelize', 'pg', 'pg-boss', 'umzug'],
   poweredByHeader: false,
   // Types are checked by the tests; a start need not wait for it.
   typescript: { ignoreBuildErrors: true },

@@ -7,6 +7,7 @@ import { ensureBuild } from './setup/build.mjs';
 import { ensureChromium } from './setup/chromium.mjs';
 import { command } from './setup/command.mjs';
 import { holdDataFolder } from './setup/lock.mjs';
+import { ensurePdftotext } from './setup/pdftotext.mjs';
 import { ensurePackages } from './setup/packages.mjs';
 import { freePort } from './setup/ports.mjs';
 import { startPostgres } from './setup/postgres.mjs';
@@ -46,6 +47,7 @@ async function main() {
       'bench',
     ]);
     await step('nothing unused', [bin('knip/bin/knip.js')]);
+    await ensurePdftotext();
     const postgres = await startPostgres(DATA_DIR);
     cleanUps.push(postgres.stop);
     await vitest(postgres.ownerUrl);

@@ -39,6 +39,7 @@ const PARTS: Readonly<Record<string, Readonly<Record<string, string>>>> = {
   '/api/clients/[key]/parts': { key: 'hartigan' },
   '/api/files/[name]': { name: 'no-such-file.pdf' },
   '/api/invoices/[key]/payments': { key: 'LPC-1048' },
+  '/api/invoices/[key]/pdf': { key: 'LPC-1048' },
   '/api/invoices/[key]/status': { key: 'no-such-invoice' },
   '/api/letters/[id]/files/[position]': { position: '1' },
   '/api/lists/[kind]': { kind: 'invoice' },

@@ -75,6 +75,9 @@ export function useKeptForm<Facts extends { version: number }>({
     defaultValues: first,
   });
   const { isDirty, isSubmitting } = form.formState;
+  /** something was changed by a press that came before the form listened, and is done once it does */
+  const [early, setEarly] = useState(false);
+  useEffect(() => setEarly(JSON.stringify(form.getValues()) !== JSON.stringify(first)), [form, first]);
 
   useEffect(() => {
     const kept = keptHere(place) as { base: Facts; values: FieldValues; id: string } | undefined;
@@ -99,6 +102,7 @@ export function useKeptForm<Facts extends { version: number }>({
     setId(newId());
     setBase(next);
     setFound(false);
+    setEarly(false);
     setDisputed({});
     form.reset(shown(next));
   };
@@ -148,7 +152,7 @@ export function useKeptForm<Facts extends { version: number }>({
     form,
     keep: () => void keep(),
     busy: isSubmitting,
-    changed: isDirty || found,
+    changed: isDirty || early || found,
     found,
     said,
     disputed,

@@ -49,6 +49,9 @@ export function InvoiceActs({ invoice, version, status }: Props) {
           <span className="field-help">It gets its number then, and its lines stay as they are.</span>
         </>
       )}
+      <a href={`/api/invoices/${encodeURIComponent(invoice)}/pdf`} download>
+        As a PDF
+      </a>
       {status === 'sent' && (
         <details className="form-more">
           <summary>Make it void</summary>

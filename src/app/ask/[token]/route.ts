@@ -88,7 +88,8 @@ function answer(html: string, sites: readonly string[], status = 200): Response 
       'content-type': 'text/html; charset=utf-8',
       'content-security-policy': policyOf(sites),
       'x-content-type-options': 'nosniff',
-      'referrer-policy': 'no-referrer',
+      // Without any, a browser would not say where the form was sent from.
+      'referrer-policy': 'same-origin',
       'cache-control': 'no-store',
     },
   });
