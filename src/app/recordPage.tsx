@@ -46,7 +46,7 @@ export async function RecordRoute({ kind, segment, back, did }: RouteProps) {
   const member = await requireMember();
   const letters = await showLetters(member, found.letters);
   const key = keyFrom(segment);
-  const { view, version, payable, booking, invoiceStatus, days } = found;
+  const { view, version, payable, booking, invoiceStatus, days, notedBy } = found;
   const from = `${kind}:${key}`;
   const act = typeof did === 'string' ? actOfWord(did) : undefined;
   const word = member.words.booking;
@@ -86,6 +86,7 @@ export async function RecordRoute({ kind, segment, back, did }: RouteProps) {
         <InvoiceActs key={`acts ${version}`} invoice={key} version={version} status={invoiceStatus} />
       )}
       {kind === 'invoice' && <PaymentForm invoice={key} {...(payable ? { payable } : {})} />}
+      {notedBy && <p className="record-acts needs-you">That no letters are wanted was noted by {notedBy}.</p>}
       {days && <FreeDayList days={days} />}
       <BeginFrom kind={kind} recordKey={key} booking={word} hasClient={view.client !== undefined} />
     </RecordPaper>

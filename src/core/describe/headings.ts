@@ -11,6 +11,7 @@ export const HEADINGS: Readonly<Partial<Record<RecordKind, Readonly<Record<strin
     preferred_name: 'Called',
     language: 'Writes',
     responsible: 'Looked after by',
+    no_letters_since: 'Asked for no letters on',
     contacts: 'People',
   },
   contact: { full_name: 'Name', phone: 'Telephone' },

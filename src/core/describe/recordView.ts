@@ -78,6 +78,7 @@ class View {
       title: client.name ?? client.key,
       note: [client.kind, client.address?.town].filter(Boolean).join(', '),
       facts: facts('client', [
+        ['no_letters_since', this.words.date(client.no_letters_since)],
         ['outstanding', unpaid ? this.words.money(unpaid) : undefined],
         ['email', client.email],
         ['phone', this.words.phone(client.phone)],

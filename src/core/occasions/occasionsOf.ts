@@ -1,5 +1,6 @@
 import type { PastLetter } from '../fitting/fittingTemplates';
 import type { RecordBook } from '../records/recordBook';
+import type { StartingPoint } from '../records/which/situation';
 import { OCCASION_DEFAULTS, type Occasion, type OccasionRule, type OccasionSettings } from './occasion';
 import { pastLettersOf } from './pastLetters';
 import { enquiryWaiting } from './rules/enquiryWaiting';
@@ -29,10 +30,26 @@ export function occasionsOf(
   settings: OccasionSettings = OCCASION_DEFAULTS,
 ): Occasion[] {
   const past = pastLettersOf(letters, book);
-  const found = RULES.flatMap((rule) => rule(book, past, settings)).sort((a, b) => a.rank - b.rank);
+  const found = RULES.flatMap((rule) => rule(book, past, settings))
+    .filter(({ start }) => !asksForNone(book, start))
+    .sort((a, b) => a.rank - b.rank);
   const taken = new Set<string>();
   return found.filter(({ start }) => {
     const key = `${start.kind}:${start.key}`;
     return !taken.has(key) && taken.add(key);
   });
+}
+
+/** Whether a record is of a client who asked for no letters. */
+function asksForNone(book: RecordBook, { kind, key }: StartingPoint): boolean {
+  const records = {
+    client: book.clients,
+    enquiry: book.enquiries,
+    project: book.projects,
+    booking: book.bookings,
+    invoice: book.invoices,
+  } as const;
+  const record = records[kind].get(key) as { key: string; client?: string } | undefined;
+  const client = book.clients.get(kind === 'client' ? key : (record?.client ?? ''));
+  return client?.no_letters_since !== undefined;
 }

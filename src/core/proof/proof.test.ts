@@ -161,6 +161,13 @@ describe('addresses', () => {
   });
 });
 
+it('whoever asked for no letters gets none', () => {
+  const records = client({ no_letters_since: '2026-02-01' });
+  expect(marksOf('Hello', { records })).toContain(
+    `stop: ${SAMPLE.clients![0]!.name} asked for no letters on 1 February 2026. Where that is no longer so, change it at the client.`,
+  );
+});
+
 describe('a letter to a partner', () => {
   const head = 'written to: partner\n';
   const partners = [

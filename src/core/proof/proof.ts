@@ -5,6 +5,7 @@ import { checkCalledOff } from './calledOff';
 import { checkFit } from './fit';
 import { checkHoles } from './holes';
 import { checkNegatives } from './negatives';
+import { checkNoLetters } from './noLetters';
 import { checkNothingOwed } from './nothingOwed';
 import { checkOutsiders } from './outsiders';
 import type { Check, Proofed, ProofMark } from './proofMark';
@@ -13,6 +14,7 @@ import { checkSigned } from './signed';
 import { checkSubject } from './subject';
 
 const CHECKS: readonly Check[] = [
+  checkNoLetters,
   checkAddressees,
   checkSender,
   checkSigned,

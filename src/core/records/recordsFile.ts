@@ -124,6 +124,8 @@ export interface ClientData extends PersonData {
   source?: string;
   notes?: string;
   responsible?: string;
+  /** the day on which they asked for no letters */
+  no_letters_since?: string;
   custom?: Custom;
   contacts?: ContactData[];
   items?: ItemData[];

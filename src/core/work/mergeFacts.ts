@@ -13,6 +13,7 @@ export const MERGED_FACTS = [
     'since',
     'source',
     'responsible',
+    'no_letters_since',
   ] as const),
 ];
 export type MergedFact = (typeof MERGED_FACTS)[number];

@@ -23,6 +23,9 @@ export const CLIENT = {
   source: maybe(text()),
   notes: maybe(text()),
   responsible_id: maybe(uuid()),
+  no_letters_since: maybe(date()),
+  /** who noted it */
+  no_letters_by_id: maybe(uuid()),
   custom: or(json<Custom>(), {}),
   version: or(whole(), 1),
 };

@@ -1,6 +1,5 @@
 import { expect, it, vi } from 'vitest';
 import type { AskedByForm } from '../../core/contract/enquiryForm';
-import * as clock from '../clock';
 import { connection } from '../connection';
 import { demonstrationDatabase } from '../test/demonstrationDatabase';
 import { imke } from '../test/imke';
@@ -19,8 +18,8 @@ const ASKED: AskedByForm = {
 
 /** As if so many milliseconds had gone by. */
 function after(milliseconds: number) {
-  const at = clock.now() + milliseconds;
-  return vi.spyOn(clock, 'now').mockReturnValue(at);
+  const at = Date.now() + milliseconds;
+  return vi.spyOn(Date, 'now').mockReturnValue(at);
 }
 
 async function enquiries() {

@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { expect, it } from 'vitest';
 import type { ClientFacts } from '../../core/contract/records/client';
 import { NEW_CLIENT } from '../../core/contract/records/shownClient';
+import { recordFacts } from '../records/keepRecord';
 import { recordPage } from '../records/recordPage';
 import { demonstrationDatabase } from '../test/demonstrationDatabase';
 import { imke } from '../test/imke';
@@ -100,4 +101,26 @@ it('a new client asked for twice under one id is one', async () => {
   const asked = () => makeClient(imke, id, { ...NEW_CLIENT, name: 'Twice Pressed' });
   const [one, two] = await Promise.all([asked(), asked()]);
   expect([one, two, await asked()]).toEqual(['twice-pressed', 'twice-pressed', 'twice-pressed']);
+});
+
+it('who noted that a client asked for no letters is kept with the day, until it is taken back', async () => {
+  const seen = await facts('quist');
+  await keepClient(imke, 'quist', { ...seen, no_letters_since: '2026-02-01' });
+  expect(await recordPage(imke, { kind: 'client', key: 'quist' })).toMatchObject({
+    notedBy: 'Imke Sandoval',
+  });
+  const now = await facts('quist');
+  expect(now.no_letters_since).toBe('2026-02-01');
+  const { no_letters_since: _, ...without } = now;
+  await keepClient(imke, 'quist', without);
+  expect(await recordPage(imke, { kind: 'client', key: 'quist' })).not.toHaveProperty('notedBy');
+});
+
+it('what is open and stands at the address of a client moves along with it', async () => {
+  const before = await facts('hartigan');
+  const address = { street: ['9 Ropewalk'], town: 'Overstrand' };
+  await keepClient(imke, 'hartigan', { ...before, address });
+  const open = (await recordFacts(imke, 'booking', 'b-hartigan'))!;
+  const done = (await recordFacts(imke, 'booking', 'b01'))!;
+  expect([open.location, done.location]).toEqual([address, before.address]);
 });

@@ -17,17 +17,21 @@ export const clientFacts = forMember(async ({ business_id }: CurrentMember, key:
 /** Writes a new client down under an id, once. Gives the key. */
 export const makeClient = forMember(
   async (
-    { business_id }: CurrentMember,
+    { business_id, id: by }: CurrentMember,
     id: string,
     { version: _, ...facts }: ClientFacts,
-  ): Promise<string> => insertClient(connection(), business_id, id, facts),
+  ): Promise<string> => insertClient(connection(), business_id, id, facts, by),
 );
 
 /** Keeps what is known of a client. */
 export const keepClient = forMember(
-  async ({ business_id }: CurrentMember, key: string, asked: ClientFacts): Promise<Keeping<ClientFacts>> => {
+  async (
+    { business_id, id }: CurrentMember,
+    key: string,
+    asked: ClientFacts,
+  ): Promise<Keeping<ClientFacts>> => {
     const database = connection();
-    const kept = await keep(database, business_id, key, asked);
+    const kept = await keep(database, business_id, key, asked, id);
     if (kept.result === 'kept') return { result: 'kept', version: asked.version + 1 };
     if (kept.result === 'used')
       return {

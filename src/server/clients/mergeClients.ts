@@ -61,6 +61,8 @@ export const twoClients = forMember(async ({ business_id }: CurrentMember, key: 
         return words.address(facts[fact]) ?? '';
       case 'since':
         return words.date(facts.since) ?? '';
+      case 'no_letters_since':
+        return words.date(facts.no_letters_since) ?? '';
       case 'responsible':
         return words.member(facts.responsible) ?? '';
       default:

@@ -1,3 +1,4 @@
+import { QueryTypes } from 'sequelize';
 import type { Payable } from '../../core/contract/payments';
 import { recordView, type RecordView } from '../../core/describe/recordView';
 import type { DayAsked } from '../../core/contract/freeDays';
@@ -27,6 +28,8 @@ export interface RecordPage {
   booking?: { status: BookingData['status']; isPast: boolean };
   /** of an invoice */
   invoiceStatus?: 'draft' | 'sent' | 'void';
+  /** of a client who asked for no letters: who noted it */
+  notedBy?: string;
   /** of an enquiry: the days asked for, as they are booked now */
   days?: DayAsked[];
 }
@@ -75,6 +78,10 @@ async function ofItsKind(
     }
     case 'invoice':
       return { invoiceStatus: book.invoices.get(key)!.status as 'draft' };
+    case 'client': {
+      const noted = await notedBy(member.business_id, key);
+      return noted === undefined ? {} : { notedBy: noted };
+    }
     case 'enquiry': {
       const days = (book.enquiries.get(key)!.wanted_on ?? []).slice(0, MOST_DAYS);
       return days.length > 0 ? { days: await freeDays(member, days) } : {};
@@ -82,6 +89,16 @@ async function ofItsKind(
     default:
       return {};
   }
+}
+
+async function notedBy(business_id: string, key: string): Promise<string | undefined> {
+  const [found] = await connection().sequelize.query<{ name: string }>(
+    `select member.full_name as name from client
+     join member on member.business_id = client.business_id and member.id = client.no_letters_by_id
+     where client.business_id = $business_id and client.key = $key`,
+    { bind: { business_id, key }, type: QueryTypes.SELECT },
+  );
+  return found?.name;
 }
 
 function payableOf(book: RecordBook, key: string, version: number): Payable | undefined {

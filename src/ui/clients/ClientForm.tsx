@@ -66,6 +66,12 @@ export function ClientForm({ owner, recordKey, facts, enquiry, choices }: Props)
         <Field name="since" label="Client since" type="date" />
         <Field name="source" label="How they found you" />
         <Field name="language" label="Language of their letters" help="Where it is not yours, as de." />
+        <Field
+          name="no_letters_since"
+          label="Asked for no letters on"
+          type="date"
+          help="From then on none is sent to them; the proof stops it."
+        />
         <Field name="notes" label="Notes" as="textarea" rows={4} help="Clients never see them." />
         <CustomFields record="client" name="custom" own={own} />
       </section>

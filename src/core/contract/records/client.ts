@@ -62,6 +62,8 @@ const FACTS = {
   since: day(),
   source: line(),
   notes: lines(20_000),
+  /** the day on which they asked for no letters */
+  no_letters_since: day(),
   /** a member, by key */
   responsible: line(100),
   contacts: array(CONTACT).required().max(100, 'At most 100 people.'),

@@ -27,6 +27,7 @@ export function shownClient(
     since: '',
     source: '',
     notes: '',
+    no_letters_since: '',
     responsible: '',
     ...facts,
     address: shownAddress(address),

@@ -40,6 +40,12 @@ export const CLIENT = [
     ['since', 'client since', 'The day the client came', scalar('date')],
     ['source', 'source', 'How the client found the business', text],
     ['notes', 'notes', 'Notes about the client, for the team', scalar('long text')],
+    [
+      'no_letters_since',
+      'no letters since',
+      'The day on which the client asked for no letters',
+      scalar('date'),
+    ],
   ),
   ...references(['responsible', 'responsible', 'Who looks after the client', record('member'), 'member']),
   ...stored(

@@ -10,7 +10,7 @@ const PERSON = ['given_name', 'family_name', 'preferred_name', 'honorific'] as c
 const REACHED = ['email', 'phone', 'mobile'] as const;
 const CLIENT = [
   ...(['kind', 'name', ...PERSON, ...REACHED, 'address', 'billing_address', 'language', 'tags'] as const),
-  ...(['since', 'source', 'notes', 'custom'] as const),
+  ...(['since', 'source', 'notes', 'no_letters_since', 'custom'] as const),
 ];
 const CONTACT = ['key', ...PERSON, 'role', ...REACHED, 'uses'] as const;
 const ITEM = ['key', 'name', 'kind', 'notes', 'custom'] as const;
@@ -45,6 +45,7 @@ export async function insertClient(
   business_id: string,
   id: string,
   facts: Omit<ClientFacts, 'version'>,
+  by: string,
 ): Promise<string> {
   const { models, sequelize } = database;
   await sequelize.query('select pg_advisory_xact_lock(hashtextextended($id, 0))', { bind: { id } });
@@ -56,7 +57,8 @@ export async function insertClient(
   if (there) return there.key;
   const key = await freeKey(database, 'client', business_id, keyOfName(facts.name, 'client'));
   const values = await clientColumns(database, business_id, facts);
-  await models.client.create({ ...values, business_id, id, key });
+  const noted = facts.no_letters_since ? { no_letters_by_id: by } : {};
+  await models.client.create({ ...values, ...noted, business_id, id, key });
   await keepParts(database, business_id, id, facts);
   return key;
 }
@@ -68,16 +70,17 @@ export type ClientKept =
   /** an item that is to go stands in bookings, so many of them */
   | { result: 'used'; item: string; bookings: number };
 
-/** Keeps a client's facts where they are still as they were seen. Whatever is absent is a fact that is not there. */
+/** Keeps a client's facts where they are still as they were seen. Whatever is absent is a fact that is not there. @param by the member who does, by id */
 export async function keepClient(
   database: Database,
   business_id: string,
   key: string,
   { version, ...facts }: ClientFacts,
+  by: string,
 ): Promise<ClientKept> {
   const { models, sequelize } = database;
-  const [client] = await sequelize.query<{ id: string }>(
-    'select id from client where business_id = $business_id and key = $key and version = $version for update',
+  const [client] = await sequelize.query<{ id: string; no_letters_since: string | null }>(
+    'select id, no_letters_since::text from client where business_id = $business_id and key = $key and version = $version for update',
     { bind: { business_id, key, version }, type: QueryTypes.SELECT },
   );
   if (!client) return { result: 'overtaken' };
@@ -93,6 +96,8 @@ export async function keepClient(
   );
   if (used) return { result: 'used', item: used.name, bookings: used.bookings };
   const values = await clientColumns(database, business_id, facts);
+  if ((facts.no_letters_since ?? null) !== client.no_letters_since)
+    values.no_letters_by_id = facts.no_letters_since ? by : null;
   await moveAlong(database, business_id, client.id, values);
   await models.client.update({ ...values, version: version + 1 }, { where: { business_id, id: client.id } });
   await keepParts(database, business_id, client.id, facts);

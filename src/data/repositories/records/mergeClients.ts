@@ -186,5 +186,7 @@ const FACTS = [
     'notes',
     'responsible_id',
     'custom',
+    'no_letters_since',
+    'no_letters_by_id',
   ],
 ].join(', ');
