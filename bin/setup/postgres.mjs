@@ -52,7 +52,8 @@ export async function startPostgres(dataDir) {
   };
 }
 
-async function findBinaries() {
+/** The newest of Debian’s servers with its programs, installed where there is none. */
+export async function findBinaries() {
   const found = await newestBinaries();
   if (found) return found;
   await ensureDebianPackages(['postgresql'], 'PostgreSQL');

@@ -28,7 +28,7 @@ export interface CalendarPiece {
   ends_at: string;
 }
 
-export interface CalendarDay {
+interface CalendarDay {
   /** ISO */
   day: string;
   /** "Wednesday 25 November" */

@@ -194,11 +194,11 @@ function totals(invoice: InvoiceData, sums: InvoiceSums, formats: Formats, words
     columns: [
       { text: '' },
       {
-        width: 'auto',
+        width: 220,
         table: {
-          widths: ['auto', 'auto'],
+          widths: ['*', 'auto'],
           body: rows.map(([label, amount, bold]) => [
-            { text: label, bold, margin: [0, 0, 24, 0] },
+            { text: label, bold },
             { text: formats.money(amount), bold, alignment: 'right' },
           ]),
         },
