@@ -82,6 +82,7 @@ test('an enquiry becomes a client, a visit, an invoice and a payment, each with 
   await page.getByText('Record a payment').click();
   await page.getByRole('button', { name: 'Record', exact: true }).click();
   await expect(page.getByText('93.60 GBP written down.')).toBeVisible();
+  await expect(letter.getByRole('link').first()).toBeVisible();
 });
 
 test('what stands in the way of a visit is told, and it can be kept all the same', async ({ page }) => {
@@ -103,6 +104,8 @@ test('what stands in the way of a visit is told, and it can be kept all the same
   await expect(page.getByText('Nothing else is booked then.')).toBeVisible();
   await page.getByLabel('Begins').fill('2026-12-05T11:10');
   await expect(page.getByText('Saturday, 5 December 2026 is a day off.')).toBeVisible();
+  await page.getByLabel('Begins').fill('2026-11-24T11:10');
+  await expect(page.getByText('Tuesday, 24 November 2026 is past.')).toBeVisible();
 });
 
 test('a record is removed and put back', async ({ page }, { project }) => {

@@ -38,9 +38,13 @@ export const clashesOfBooking = forMember(
       words: inWords(clash, wanted, book),
     }));
     const day = dayAt(starts, book.zone);
-    return isWorkingDay(day, book.workingDays)
-      ? shown
-      : [{ words: `${formatsOf(book).date(day, 'long date')} is a day off.` }, ...shown];
+    const date = formatsOf(book).date(day, 'long date');
+    return [
+      // What is done already is changed often; a new one in the past is a slip.
+      ...(asked.booking === undefined && starts < book.now ? [{ words: `${date} is past.` }] : []),
+      ...(isWorkingDay(day, book.workingDays) ? [] : [{ words: `${date} is a day off.` }]),
+      ...shown,
+    ];
   },
 );
 

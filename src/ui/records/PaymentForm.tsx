@@ -13,6 +13,7 @@ import {
   type PaymentToUndo,
 } from '../../core/contract/payments';
 import type { Done } from '../../core/contract/refusal';
+import { actWord } from '../../core/template/acts';
 import { decimalString, minorDigits, readAmount } from '../../core/money/currency';
 import { askServer } from '../writing/askServer';
 
@@ -73,7 +74,10 @@ export function PaymentForm({ invoice, payable }: Props) {
       undo: body.invoice,
     });
     setOpen(false);
-    refresh(() => router.refresh());
+    refresh(() => {
+      router.replace(`?did=${actWord('payment received')}`);
+      router.refresh();
+    });
   }
 
   async function undo() {
@@ -84,7 +88,10 @@ export function PaymentForm({ invoice, payable }: Props) {
     if (answer.body.error) return setProblem(answer.body.error);
     setRecorded(undefined);
     setOpen(true);
-    refresh(() => router.refresh());
+    refresh(() => {
+      router.replace('?');
+      router.refresh();
+    });
   }
 
   return (

@@ -59,7 +59,7 @@ function isNumber(part: string): boolean {
 }
 
 /** "Saltby School" is an organisation, "Ada and Tom Reyes" a household, "Ada Reyes" a person; the owner can say otherwise. */
-export function kindOf(name: string): string {
+export function kindOf(name: string): 'person' | 'household' | 'organisation' {
   if (ORGANISATION.test(name)) return 'organisation';
   return HOUSEHOLD.test(name) || JOINERS.test(name) ? 'household' : 'person';
 }

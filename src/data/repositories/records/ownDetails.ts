@@ -36,7 +36,8 @@ export async function hasSums({ sequelize }: Database, business_id: string): Pro
   const [found] = await sequelize.query<{ has: boolean }>(
     `select exists (select from invoice where business_id = $business_id)
        or exists (select from booking where business_id = $business_id and price is not null)
-       or exists (select from project where business_id = $business_id and value is not null) as has`,
+       or exists (select from project where business_id = $business_id and value is not null)
+       or exists (select from service where business_id = $business_id and price is not null) as has`,
     { bind: { business_id }, type: QueryTypes.SELECT },
   );
   return found!.has;

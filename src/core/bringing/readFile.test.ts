@@ -1,0 +1,279 @@
+import { describe, expect, it } from 'vitest';
+import type { CustomFieldData } from '../records/recordsFile';
+import { NoSuchFile, readFile } from './readFile';
+
+const utf8 = (text: string) => new TextEncoder().encode(text);
+const read = (text: string, fields: CustomFieldData[] = [], locale = 'en-GB') =>
+  readFile(utf8(text), { locale, fields });
+const clients = (text: string) => read(text).clients.map(({ client }) => client);
+const doubts = (text: string, fields: CustomFieldData[] = []) =>
+  read(text, fields).clients.flatMap(({ row, doubts: own }) =>
+    own.map(({ column, words, message }) => `${row} ${column} “${words}”: ${message}`),
+  );
+
+describe('a table of clients', () => {
+  it('in the usual columns', () => {
+    expect(
+      clients(
+        'Name,Email,Phone,Address,Town,Postcode,Tags\nAda Reyes,ada@reyes.example,01632 960100,1 Quay,Saltby,LK2 4AA,"regular, quay"\n',
+      ),
+    ).toEqual([
+      {
+        kind: 'person',
+        name: 'Ada Reyes',
+        email: 'ada@reyes.example',
+        phone: '01632 960100',
+        address: { street: ['1 Quay'], town: 'Saltby', postcode: 'LK2 4AA' },
+        tags: ['regular', 'quay'],
+      },
+    ]);
+  });
+
+  it.each([
+    ['semicolons', 'Name;E-Mail;Telefon\r\nÄnne Groß;a@gross.example;01632 960101\r\n'],
+    ['tabs', 'Name\tE-Mail\tTelefon\nÄnne Groß\ta@gross.example\t01632 960101'],
+    ['bars', 'Name|E-Mail|Telefon\nÄnne Groß|a@gross.example|01632 960101'],
+    ['old Mac line ends', 'Name;E-Mail;Telefon\rÄnne Groß;a@gross.example;01632 960101'],
+  ])('parted by %s', (_, text) => {
+    expect(clients(text)).toMatchObject([
+      { name: 'Änne Groß', email: 'a@gross.example', phone: '01632 960101' },
+    ]);
+  });
+
+  it.each<[string, Uint8Array, string]>([
+    ['UTF-8 with a mark', new Uint8Array([0xef, 0xbb, 0xbf, ...utf8('Name\nÉdith')]), 'UTF-8'],
+    ['windows-1252', new Uint8Array([...utf8('Name\n'), 0xc9, ...utf8('dith')]), 'windows-1252'],
+    [
+      'UTF-16',
+      new Uint8Array([
+        0xff,
+        0xfe,
+        ...new Uint8Array(new Uint16Array([...'Name\nÉdith'].map((c) => c.charCodeAt(0))).buffer),
+      ]),
+      'UTF-16LE',
+    ],
+  ])('written in %s', (_, bytes, encoding) => {
+    const brought = readFile(bytes, { locale: 'en-GB' });
+    expect(brought.encoding).toBe(encoding);
+    expect(brought.clients[0]?.client?.name).toBe('Édith');
+  });
+
+  it('with line ends and separators inside quotes, and rows counted by their lines', () => {
+    const { clients: found } = read(
+      'Name,Notes\n"Reyes, Ada","A dog.\nTwo cats.\n"\n,\nTom Quist,"say ""hello"""',
+    );
+    expect(found.map(({ row, client }) => [row, client?.name, client?.notes])).toEqual([
+      [2, 'Reyes, Ada', 'A dog.\nTwo cats.'],
+      [6, 'Tom Quist', 'say "hello"'],
+    ]);
+  });
+
+  it('with the parts of names apart, and houses with who is there', () => {
+    expect(
+      clients(
+        'First Name,Last Name,Company,Email\nAda,Reyes,,a@reyes.example\nTom,Quist,Saltby School,office@saltby.example\n',
+      ),
+    ).toEqual([
+      {
+        kind: 'person',
+        name: 'Ada Reyes',
+        given_name: 'Ada',
+        family_name: 'Reyes',
+        email: 'a@reyes.example',
+        tags: [],
+      },
+      {
+        kind: 'organisation',
+        name: 'Saltby School',
+        email: 'office@saltby.example',
+        notes: 'Contact: Tom Quist',
+        tags: [],
+      },
+    ]);
+  });
+
+  it('what is no address, number, day or kind is told with its row and left out', () => {
+    expect(
+      doubts(
+        'Name,Email,Phone,Since,Kind,Language\nAda,ada at home,ring me,31/02/2026,dragon,the old one\nTom,"a@b.example, c@d.example",1.63296E+10,3 March 2026,company,de',
+      ),
+    ).toEqual([
+      '2 Kind “dragon”: A client is a person, a household or an organisation.',
+      '2 Email “ada at home”: This is no email address. It is left out.',
+      '2 Phone “ring me”: This is no telephone number. It is left out.',
+      '2 Language “the old one”: A language is written as de or en-GB. It is left out.',
+      '2 Since “31/02/2026”: There is no such day. It is left out.',
+      '3 Email “a@b.example, c@d.example”: Several addresses: a@b.example is taken.',
+      '3 Phone “1.63296E+10”: A spreadsheet has cut this number. It is left out.',
+    ]);
+    expect(clients('Name,Since\nTom,3 March 2026')[0]).toMatchObject({ since: '2026-03-03' });
+  });
+
+  it('days are read in the order of the business’s country', () => {
+    const since = (locale: string) =>
+      read('Name,Since\nAda,03/04/2026', [], locale).clients[0]?.client?.since;
+    expect([since('en-GB'), since('en-US')]).toEqual(['2026-04-03', '2026-03-04']);
+  });
+
+  it('a row without a name, with too many cells, or a quotation that is not closed', () => {
+    expect(doubts('Name,Email\n,a@b.example\nAda,a@b.example,more,cells\n')).toEqual([
+      '2  “”: There is no name in it.',
+      '3  “”: It has 4 cells, and the first line 2.',
+    ]);
+    expect(doubts('Name,Notes\nAda,"never closed\nTom,x\n').join()).toMatch(
+      /A quotation mark is not closed\./,
+    );
+  });
+
+  it('without a column that is headed as a name nobody comes in', () => {
+    const { clients: found, problems } = read('Colour,Size\nred,3\n');
+    expect(problems).toEqual([{ line: 1, message: 'No column is headed as a name: say which one is.' }]);
+    expect(found[0]?.client).toBeUndefined();
+  });
+
+  it('the business’s own fields, each by its type', () => {
+    const field = (key: string, type: CustomFieldData['type'], choices?: string[]): CustomFieldData => ({
+      record: 'client',
+      key,
+      label: key,
+      type,
+      ...(choices ? { choices } : {}),
+    });
+    const fields = [
+      field('dog', 'yes/no'),
+      field('floors', 'number'),
+      field('gate', 'choice', ['left', 'right']),
+    ];
+    expect(read('Name,Dog,Floors,Gate\nAda,yes,2.5,LEFT', fields).clients[0]?.client?.custom).toEqual({
+      dog: true,
+      floors: 2.5,
+      gate: 'left',
+    });
+    expect(doubts('Name,Dog,Floors,Gate\nAda,perhaps,many,up', fields)).toEqual([
+      '2 Dog “perhaps”: This is no yes/no. It is left out.',
+      '2 Floors “many”: This is no number. It is left out.',
+      '2 Gate “up”: This is no choice. It is left out.',
+    ]);
+  });
+
+  it('of 40,000 rows, and no more than it takes', () => {
+    const rows = Array.from({ length: 40_000 }, (_, i) => `Client ${i},c${i}@post.example`).join('\n');
+    expect(read(`Name,Email\n${rows}`).clients).toHaveLength(40_000);
+    const { clients: none, problems } = read(`Name\n${'x\n'.repeat(50_001)}`);
+    expect([none, problems]).toEqual([[], [{ line: 1, message: 'At most 50000 rows at once.' }]]);
+  });
+});
+
+describe('cards', () => {
+  const card = (...lines: string[]) => ['BEGIN:VCARD', ...lines, 'END:VCARD'].join('\r\n');
+
+  it('of version 3 and 4, with what they say', () => {
+    expect(
+      clients(
+        [
+          card(
+            'VERSION:3.0',
+            'N:Reyes;Ada;;Dr;',
+            'FN:Dr Ada Reyes',
+            'EMAIL;TYPE=home:ada@reyes.example',
+            'TEL;TYPE=CELL:07700 900100',
+            'TEL;TYPE=HOME:01632 960100',
+            'ADR;TYPE=HOME:;;1 Quay;Saltby;;LK2 4AA;',
+            'CATEGORIES:regular,quay',
+            'NOTE:A dog\\, and\\na cat.',
+          ),
+          card(
+            'VERSION:4.0',
+            'FN:Saltby School',
+            'ORG:Saltby School',
+            'KIND:org',
+            'TEL;VALUE=uri:tel:+44-1632-960102',
+            'LANG:de',
+          ),
+        ].join('\r\n'),
+      ),
+    ).toEqual([
+      {
+        kind: 'person',
+        name: 'Dr Ada Reyes',
+        given_name: 'Ada',
+        family_name: 'Reyes',
+        honorific: 'Dr',
+        email: 'ada@reyes.example',
+        phone: '01632 960100',
+        mobile: '07700 900100',
+        address: { street: ['1 Quay'], town: 'Saltby', postcode: 'LK2 4AA' },
+        tags: ['regular', 'quay'],
+        notes: 'A dog, and\na cat.',
+      },
+      { kind: 'organisation', name: 'Saltby School', phone: '+44-1632-960102', language: 'de', tags: [] },
+    ]);
+  });
+
+  it('long lines that are folded, and lower case', () => {
+    expect(clients('begin:vcard\nversion:3.0\nfn:Ada of the very lo\n ng name\nend:vcard')[0]?.name).toBe(
+      'Ada of the very long name',
+    );
+  });
+
+  it('of several the preferred one is taken, and the others are told', () => {
+    const text = card(
+      'VERSION:4.0',
+      'FN:Ada',
+      'EMAIL:second@post.example',
+      'EMAIL;PREF=1:first@post.example',
+      'EMAIL:not one',
+      'TEL;TYPE=fax:01632 960199',
+    );
+    expect(clients(text)[0]).toMatchObject({ email: 'first@post.example' });
+    expect(clients(text)[0]).not.toHaveProperty('phone');
+    expect(doubts(text)).toEqual([
+      '1 EMAIL “not one”: This is no email address. It is left out.',
+      '1 EMAIL “second@post.example”: A client has one of these. The first one is taken.',
+    ]);
+  });
+
+  it('one that is broken keeps no other out', () => {
+    const text = [
+      card('VERSION:2.1', 'N:Old;Card'),
+      'BEGIN:VCARD\r\nVERSION:3.0\r\nFN:Cut off',
+      card('VERSION:3.0', 'EMAIL:nobody@post.example'),
+      card('VERSION:3.0', 'FN:Ada', 'this is no line'),
+      card('VERSION:3.0', 'FN:Whole'),
+    ].join('\r\n');
+    const found = read(text).clients;
+    expect(found.map(({ client }) => client?.name)).toEqual([
+      undefined,
+      undefined,
+      undefined,
+      undefined,
+      'Whole',
+    ]);
+    expect(
+      doubts(text).map((one) => one.replace(/^(\d+ {2}“”: This card cannot be read):.*/s, '$1')),
+    ).toEqual([
+      '1  “”: This card is of version 2.1. Write it anew as version 3 or 4.',
+      '2  “”: This card has no end.',
+      '3  “”: There is no name in it.',
+      '4  “”: This card cannot be read',
+    ]);
+  });
+});
+
+it.each<[string, Uint8Array, string]>([
+  ['nothing', new Uint8Array(), 'The file is empty.'],
+  [
+    'a spreadsheet',
+    new Uint8Array([0x50, 0x4b, 3, 4, 0, 0, 0]),
+    'This is no text: a table is saved as CSV first, cards as vCard.',
+  ],
+  [
+    'a calendar',
+    utf8('BEGIN:VCALENDAR\r\nEND:VCALENDAR'),
+    'This is a calendar: clients come as CSV or vCard.',
+  ],
+  ['a page', utf8('<!DOCTYPE html><p>Ada'), 'This is neither a table nor cards.'],
+  ['too much', new Uint8Array(20_000_001), 'A file of clients is at most 20 MB.'],
+])('%s is told for what it is', (_, bytes, message) => {
+  expect(() => readFile(bytes, { locale: 'en-GB' })).toThrow(new NoSuchFile(message));
+});
