@@ -94,3 +94,12 @@ insert into record_words select business_id, kind, id, words from records_in_wor
 
 -- What lasts over a day is few, and looked for apart from what begins near a moment.
 create index booking_long on booking (business_id, ends_at) where ends_at - starts_at > interval '1 day';
+
+-- However a business is made, it has its ways of work: at the end of what makes it, so that its own come before the usual ones.
+create function business_has_ways() returns trigger language plpgsql security definer set search_path = public, pg_temp as $$
+begin
+  insert into work_ways (business_id) values (new.id) on conflict do nothing;
+  return null;
+end $$;
+create constraint trigger business_has_ways after insert on business deferrable initially deferred
+  for each row execute function business_has_ways();

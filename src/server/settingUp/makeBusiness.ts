@@ -48,7 +48,6 @@ export async function makeFirstBusiness(asked: NewBusiness): Promise<Session | u
           set_up: {},
         },
       ],
-      work_ways: [{ business_id: id }],
       member: [
         {
           business_id: id,

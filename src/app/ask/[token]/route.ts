@@ -21,11 +21,11 @@ export async function GET(_request: Request, { params }: Context): Promise<Respo
 
 /** Takes an enquiry. */
 export async function POST(request: Request, { params }: Context): Promise<Response> {
+  if (!isSameOrigin(request))
+    return answer(wordsPage('This came from another site and was refused.'), [], 403);
   const token = (await params).token.slice(0, 64);
   const form = await formToShow(token);
   if (!form) return answer(wordsPage(GONE), [], 404);
-  if (!isSameOrigin(request))
-    return answer(wordsPage('This came from another site and was refused.'), [], 403);
   const typed = await readForm(request);
   if (!typed) return answer(wordsPage('That is too long to be sent by this form.'), form.sites, 413);
   try {
