@@ -56,7 +56,8 @@ export async function NewRecord({
   back: { href: string; words: string };
 }) {
   const member = await requireMember();
-  const { enquiry, ...begun } = await beginRecord(member, kind, from);
+  const choices = await formChoices(member);
+  const { enquiry, ...begun } = await beginRecord(member, kind, from, choices);
   const Form = FORMS[kind] as (props: FormProps<FormKind>) => ReactNode;
   const beginning = JSON.stringify(from);
   return (
@@ -64,7 +65,7 @@ export async function NewRecord({
       <Form
         key={beginning}
         owner={`${member.business_id} ${member.key}`}
-        choices={await formChoices(member)}
+        choices={choices}
         {...begun}
         {...(enquiry === undefined ? {} : { enquiry })}
       />

@@ -37,3 +37,10 @@ export interface Doubt {
   words: string;
   message: string;
 }
+
+/** Facts without those that are not there. */
+export function present<Facts extends object>(facts: {
+  [Fact in keyof Facts]: Facts[Fact] | undefined;
+}): Facts {
+  return Object.fromEntries(Object.entries(facts).filter(([, value]) => value !== undefined)) as Facts;
+}

@@ -1,7 +1,7 @@
 import { isAddress } from '../addressing/addresses';
 import type { AddressData, Custom, CustomFieldData } from '../records/recordsFile';
 import { kindOf } from '../records/read/clientLines';
-import type { BroughtClient, BroughtFacts, Doubt } from './broughtClient';
+import { present, type BroughtClient, type BroughtFacts, type Doubt } from './broughtClient';
 import { readWrittenDay } from './readWrittenDay';
 import type { ClientColumn } from './matchColumns';
 import type { Table } from './readTable';
@@ -72,7 +72,7 @@ export function clientsInTable({ table, columns, fields = [], locale }: Asked): 
       // Who is there, where the name is the house's.
       own === undefined && company !== undefined && person !== undefined ? `Contact: ${person}` : undefined,
     ];
-    const facts: { [Fact in keyof BroughtFacts]: BroughtFacts[Fact] | undefined } = {
+    const client = present<BroughtFacts>({
       kind,
       name,
       ...(kind === 'person' ? { given_name: given, family_name: family, honorific: text('honorific') } : {}),
@@ -87,8 +87,8 @@ export function clientsInTable({ table, columns, fields = [], locale }: Asked): 
       source: text('source'),
       notes: notes.filter(Boolean).join('\n') || undefined,
       custom: customFrom(),
-    };
-    return { row: line, client: present(facts) as unknown as BroughtFacts, doubts };
+    });
+    return { row: line, client, doubts };
 
     function kindFrom(
       called: string,
@@ -130,15 +130,14 @@ export function clientsInTable({ table, columns, fields = [], locale }: Asked): 
         .map((words) => words.trim())
         .filter(Boolean)
         .slice(0, 6);
-      const parts = {
+      const known = present<AddressData>({
         street: street.length > 0 ? street : undefined,
         town: text('town'),
         region: text('region'),
         postcode: text('postcode', 20),
         country: text('country', 100),
-      };
-      const known = present(parts);
-      return Object.keys(known).length > 0 ? (known as AddressData) : undefined;
+      });
+      return Object.keys(known).length > 0 ? known : undefined;
     }
     function languageFrom(): string | undefined {
       const words = text('language', 35);
@@ -186,8 +185,4 @@ export function clientsInTable({ table, columns, fields = [], locale }: Asked): 
       }
     }
   });
-}
-
-function present(facts: object): Record<string, unknown> {
-  return Object.fromEntries(Object.entries(facts).filter(([, value]) => value !== undefined));
 }

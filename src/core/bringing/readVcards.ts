@@ -1,7 +1,7 @@
 import ICAL from 'ical.js';
 import { isAddress } from '../addressing/addresses';
 import { kindOf } from '../records/read/clientLines';
-import type { BroughtClient, BroughtFacts, Doubt } from './broughtClient';
+import { present, type BroughtClient, type BroughtFacts, type Doubt } from './broughtClient';
 
 /** More than this in one file is told before anything is read. */
 export const MOST_CARDS = 50_000;
@@ -70,7 +70,7 @@ function readCard(card: string, row: number): BroughtClient {
   );
   const notes = all('note').map(words).filter(Boolean).join('\n');
   const language = words(preferred(all('lang'))[0]);
-  const facts: { [Fact in keyof BroughtFacts]: BroughtFacts[Fact] | undefined } = {
+  const client = present<BroughtFacts>({
     kind,
     name: written.slice(0, 200),
     ...(kind === 'person'
@@ -84,9 +84,8 @@ function readCard(card: string, row: number): BroughtClient {
     language: /^[a-z]{2,3}(?:-[a-z0-9]{2,8})*$/i.test(language) ? language : undefined,
     tags: [...new Set(all('categories').flatMap((one) => one.getValues().map(textOf)))].filter(Boolean),
     notes: notes.slice(0, 20_000) || undefined,
-  };
-  const client = Object.fromEntries(Object.entries(facts).filter(([, value]) => value !== undefined));
-  return { row, client: client as unknown as BroughtFacts, doubts };
+  });
+  return { row, client, doubts };
 }
 
 function textOf(value: unknown): string {

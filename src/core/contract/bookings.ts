@@ -2,11 +2,8 @@ import { object, string, type InferType } from 'yup';
 import { readMoment } from '../dates/zone';
 import { CHOICES } from '../records/catalogue/choices';
 import { VERSION } from './numbers';
-import { line } from './records/parts';
+import { moment } from './records/parts';
 import type { Refusal } from './refusal';
-
-const moment = () =>
-  line(40).test('moment', 'This is no moment.', (iso) => iso === undefined || readMoment(iso) !== undefined);
 
 /** One fact of a booking changed by one press or by being dragged: given to `/api/bookings/<key>`. */
 export const CHANGE_BOOKING = object({

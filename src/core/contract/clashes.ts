@@ -1,11 +1,5 @@
 import { array, object, type InferType } from 'yup';
-import { readMoment } from '../dates/zone';
-import { line, recordKey } from './records/parts';
-
-const moment = () =>
-  line(40)
-    .required()
-    .test('moment', 'This is no moment.', (iso) => readMoment(iso ?? '') !== undefined);
+import { moment, recordKey } from './records/parts';
 
 /** A booking that is being chosen: given to `/api/bookings/clashes`. */
 export const CLASH_ASKED = object({
@@ -14,8 +8,8 @@ export const CLASH_ASKED = object({
   client: recordKey(),
   member: recordKey(),
   items: array(recordKey().required()).required().max(100),
-  starts_at: moment(),
-  ends_at: moment(),
+  starts_at: moment().required(),
+  ends_at: moment().required(),
 }).noUnknown();
 export type ClashAsked = InferType<typeof CLASH_ASKED>;
 

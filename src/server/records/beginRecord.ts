@@ -1,18 +1,16 @@
 import type { BookingFacts } from '../../core/contract/records/booking';
 import type { EnquiryFacts } from '../../core/contract/records/enquiry';
-import type { ClientParts } from '../../core/contract/records/formChoices';
+import type { ClientParts, FormChoices } from '../../core/contract/records/formChoices';
 import type { InvoiceFacts } from '../../core/contract/records/invoice';
+import { clockMoment } from '../../core/contract/records/parts';
 import type { ProjectFacts } from '../../core/contract/records/project';
 import type { FactsOf, FormKind } from '../../core/contract/records/recordForms';
 import { NEW_CLIENT } from '../../core/contract/records/shownClient';
-import { readDay } from '../../core/dates/civil';
-import { dayAt, isoMoment, momentOf, readMoment } from '../../core/dates/zone';
+import { dayAt, isoMoment, readMoment } from '../../core/dates/zone';
 import { capital } from '../../core/describe/capital';
 import { formatsOf } from '../../core/fill/formats/formatsOf';
-import { workWays } from '../../data/repositories/records/workWays';
 import { businessBook } from '../businessBook';
 import { now } from '../clock';
-import { connection } from '../connection';
 import { forMember } from '../forMember';
 import type { CurrentMember } from '../signIn/currentMember';
 import { clientParts } from './clientParts';
@@ -37,9 +35,17 @@ export interface Begun<Kind extends FormKind> {
   enquiry?: string;
 }
 
-/** The facts that a new record begins with, by what it is begun from; what is not there is left out. */
+/**
+ * The facts that a new record begins with, by what it is begun from; what is not there is left out.
+ * @param choices those of its form
+ */
 export const beginRecord = forMember(
-  async <Kind extends FormKind>(member: CurrentMember, kind: Kind, from: BegunFrom): Promise<Begun<Kind>> => {
+  async <Kind extends FormKind>(
+    member: CurrentMember,
+    kind: Kind,
+    from: BegunFrom,
+    choices: FormChoices,
+  ): Promise<Begun<Kind>> => {
     const ofProject = from.project ? await recordFacts(member, 'project', from.project) : undefined;
     const ofBooking = from.booking ? await recordFacts(member, 'booking', from.booking) : undefined;
     const asked = from.enquiry ? await recordFacts(member, 'enquiry', from.enquiry) : undefined;
@@ -52,6 +58,7 @@ export const beginRecord = forMember(
       ofBooking,
       asked,
       at: from.at,
+      choices,
     };
     const facts = await BEGIN[kind](member, beginnings);
     return {
@@ -70,6 +77,7 @@ interface Beginnings {
   ofBooking: BookingFacts | undefined;
   asked: EnquiryFacts | undefined;
   at: string | undefined;
+  choices: FormChoices;
 }
 
 const BEGIN: { [Kind in FormKind]: (member: CurrentMember, from: Beginnings) => Promise<FactsOf[Kind]> } = {
@@ -83,16 +91,14 @@ const BEGIN: { [Kind in FormKind]: (member: CurrentMember, from: Beginnings) => 
     });
   },
   partner: () => Promise.resolve({ version: 1, name: '' }),
-  enquiry: async ({ business_id }, { parts }) => {
-    const { zone } = await businessBook(business_id);
-    return {
+  enquiry: (_, { parts, choices: { own } }) =>
+    Promise.resolve({
       version: 1,
       ...(parts ? { client: parts.key } : {}),
-      received_at: isoMoment(now(), zone),
+      received_at: isoMoment(now(), own.zone),
       wanted_on: [],
       status: 'waiting',
-    };
-  },
+    }),
   project: (_, { parts, asked }) =>
     Promise.resolve({
       version: 1,
@@ -109,16 +115,17 @@ const BEGIN: { [Kind in FormKind]: (member: CurrentMember, from: Beginnings) => 
 };
 
 /** On the first day that was asked for, or the time that was chosen, for the usual length; else its time is to be written. */
-async function beginBooking(
-  { business_id }: CurrentMember,
-  { parts, project, ofProject, asked, at }: Beginnings,
+function beginBooking(
+  _: CurrentMember,
+  { parts, project, ofProject, asked, at, choices }: Beginnings,
 ): Promise<BookingFacts> {
-  const { zone } = await businessBook(business_id);
-  const { services } = await workWays(connection(), business_id);
-  const service = services.find(({ name }) => name.toLowerCase() === asked?.service?.toLowerCase());
-  const starts = startOf(at ?? (asked?.wanted_on[0] ? `${asked.wanted_on[0]}T09:00` : ''), zone);
+  const { zone } = choices.own;
+  const wanted = asked?.service?.toLowerCase();
+  const service = choices.ways.services.find(({ name }) => name.toLowerCase() === wanted);
+  const [day] = asked?.wanted_on ?? [];
+  const starts = readMoment(clockMoment(zone).cast(at ?? (day ? `${day}T09:00` : '')) ?? '');
   const location = ofProject?.location ?? parts?.address;
-  return {
+  return Promise.resolve({
     version: 1,
     client: parts?.key ?? '',
     ...(project ? { project } : {}),
@@ -130,23 +137,16 @@ async function beginBooking(
     ...(service?.price === undefined ? {} : { price: service.price }),
     // Where there is one thing only, it is that.
     items: parts?.items.length === 1 ? [parts.items[0]![0]] : [],
-  };
-}
-
-function startOf(at: string, zone: string): number | undefined {
-  const read = /^(\d{4}-\d\d-\d\d)T(\d\d):(\d\d)$/.exec(at);
-  const day = read ? readDay(read[1]!) : undefined;
-  if (!read || day === undefined) return undefined;
-  return momentOf({ day, time: (Number(read[2]) * 60 + Number(read[3])) * 60_000 }, zone);
+  });
 }
 
 /** A line for the booking with its day and price, or for the project with its value. */
 async function beginInvoice(
   { business_id }: CurrentMember,
-  { parts, project, ofProject, ofBooking }: Beginnings,
+  { parts, project, ofProject, ofBooking, choices }: Beginnings,
 ): Promise<InvoiceFacts> {
   const book = await businessBook(business_id);
-  const { tax_rate } = await workWays(connection(), business_id);
+  const { tax_rate } = choices.ways;
   const taxed = tax_rate === '0' ? {} : { tax_rate };
   const from = project ?? ofBooking?.project;
   return {

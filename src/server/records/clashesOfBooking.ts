@@ -7,7 +7,7 @@ import type { Formats } from '../../core/fill/formats/formats';
 import type { RecordBook } from '../../core/records/recordBook';
 import { clashesOf, type Clash, type Slot } from '../../core/work/clashes';
 import { bookingsWithin, type BookingWithin } from '../../data/repositories/records/bookingsWithin';
-import { workWays } from '../../data/repositories/records/workWays';
+import { waysAlone } from '../../data/repositories/records/workWays';
 import { businessBook } from '../businessBook';
 import { connection } from '../connection';
 import { forMember } from '../forMember';
@@ -20,7 +20,7 @@ export const clashesOfBooking = forMember(
   async ({ business_id }: CurrentMember, asked: ClashAsked): Promise<ClashShown[]> => {
     const [starts, ends] = [readMoment(asked.starts_at)!, readMoment(asked.ends_at)!];
     const book = await businessBook(business_id);
-    const { travel_minutes: travel } = await workWays(connection(), business_id);
+    const { travel_minutes: travel } = await waysAlone(connection(), business_id);
     const way = travel * 60_000;
     const found = await bookingsWithin(connection(), business_id, [
       [new Date(starts - way), new Date(ends + way)],

@@ -10,8 +10,8 @@ import { connection } from '../connection';
 import { forMember } from '../forMember';
 import type { CurrentMember } from '../signIn/currentMember';
 
-/** What records are written down with: the business's ways, its own fields, its members and partners. */
-export const formChoices = forMember(async ({ business_id, words }: CurrentMember): Promise<FormChoices> => {
+/** What the facts of records are judged and shown by: the business's own fields, its members and partners. */
+export const formGround = forMember(async ({ business_id, words }: CurrentMember) => {
   const {
     business,
     members = [],
@@ -31,7 +31,12 @@ export const formChoices = forMember(async ({ business_id, words }: CurrentMembe
     },
     members: members.map((member) => [member.key, fullName(member) ?? member.key] as const),
     partners: partners.map(({ key, name }) => [key, name ?? key] as const),
-    ways: await workWays(connection(), business_id),
     today: isoOf(dayAt(now(), zone)),
   };
 });
+
+/** What records are written down with: the same, and the business's ways of work. */
+export const formChoices = forMember(async (member: CurrentMember): Promise<FormChoices> => ({
+  ...(await formGround(member)),
+  ways: await workWays(connection(), member.business_id),
+}));

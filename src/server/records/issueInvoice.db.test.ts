@@ -2,9 +2,10 @@ import { randomUUID } from 'node:crypto';
 import { expect, it } from 'vitest';
 import type { InvoiceFacts } from '../../core/contract/records/invoice';
 import { connection } from '../connection';
-import { keepWays, waysOf } from '../settings/workWays';
+import { keepWays } from '../settings/workWays';
 import { demonstrationDatabase } from '../test/demonstrationDatabase';
 import { imke } from '../test/imke';
+import { formChoices } from './formChoices';
 import { changeInvoice } from './issueInvoice';
 import { keepRecord, makeRecord, recordFacts } from './keepRecord';
 
@@ -37,22 +38,22 @@ it('twenty who issue at once get twenty numbers, none left out and none twice', 
   const answers = await Promise.all(keys.map((key) => changeInvoice(imke, key, 1, 'sent')));
   const numbers = answers.map((answer) => (answer as { number?: string }).number).sort();
   expect(numbers).toEqual(Array.from({ length: 20 }, (_, i) => `LPC-${1061 + i}`));
-  expect((await waysOf(imke)).ways.invoice_next).toBe(1081);
+  expect((await formChoices(imke)).ways.invoice_next).toBe(1081);
 });
 
 it('one that fails takes no number', async () => {
-  const { ways } = await waysOf(imke);
+  const { ways } = await formChoices(imke);
   const key = await draft();
   expect(await changeInvoice(imke, key, 7, 'sent')).toMatchObject({ result: 'overtaken' });
   expect(await changeInvoice(imke, 'no-such', 1, 'sent')).toMatchObject({ result: 'gone' });
-  expect((await waysOf(imke)).ways.invoice_next).toBe(ways.invoice_next);
+  expect((await formChoices(imke)).ways.invoice_next).toBe(ways.invoice_next);
   // The same press twice is one.
   const [one, two] = await Promise.all([
     changeInvoice(imke, key, 1, 'sent'),
     changeInvoice(imke, key, 1, 'sent'),
   ]);
   expect([one.result, two.result].sort()).toEqual(['done', 'overtaken']);
-  expect((await waysOf(imke)).ways.invoice_next).toBe(ways.invoice_next + 1);
+  expect((await formChoices(imke)).ways.invoice_next).toBe(ways.invoice_next + 1);
 });
 
 it('its days follow from the day on which it is issued and the usual days to pay', async () => {
@@ -70,7 +71,7 @@ it('its days follow from the day on which it is issued and the usual days to pay
 });
 
 it('a number that is taken already is passed over, and a form of numbers holds from the next on', async () => {
-  const { ways } = await waysOf(imke);
+  const { ways } = await formChoices(imke);
   expect(
     await keepWays(imke, { ...ways, invoice_prefix: '2026-', invoice_next: 7, invoice_digits: 3 }),
   ).toMatchObject({ result: 'kept' });

@@ -56,7 +56,12 @@ describe.each([
 
 describe('a new record', () => {
   it('asked for twice under one id is one, and has a key of its own', async () => {
-    const { facts: begun } = await beginRecord(imke, 'booking', { client: 'reyes', at: '2026-07-01T10:00' });
+    const { facts: begun } = await beginRecord(
+      imke,
+      'booking',
+      { client: 'reyes', at: '2026-07-01T10:00' },
+      await formChoices(imke),
+    );
     expect(begun).toMatchObject({
       client: 'reyes',
       status: 'confirmed',
@@ -84,7 +89,7 @@ describe('a new record', () => {
       wanted_on: ['2026-07-02'],
       status: 'waiting',
     });
-    const begun = await beginRecord(imke, 'booking', { enquiry: 'e1' });
+    const begun = await beginRecord(imke, 'booking', { enquiry: 'e1' }, await formChoices(imke));
     expect(begun).toMatchObject({
       enquiry: 'e1',
       parts: { name: 'Oda Hartigan' },
@@ -102,7 +107,7 @@ describe('a new record', () => {
   });
 
   it('an invoice from a visit says what was done, on which day, for its price', async () => {
-    const { facts: begun } = await beginRecord(imke, 'invoice', { booking: 'b01' });
+    const { facts: begun } = await beginRecord(imke, 'invoice', { booking: 'b01' }, await formChoices(imke));
     expect(begun).toMatchObject({
       client: 'hartigan',
       status: 'draft',
@@ -117,7 +122,7 @@ describe('a new record', () => {
   });
 
   it('a new invoice is a draft, whatever is asked', async () => {
-    const { facts: begun } = await beginRecord(imke, 'invoice', { booking: 'b01' });
+    const { facts: begun } = await beginRecord(imke, 'invoice', { booking: 'b01' }, await formChoices(imke));
     expect(await makeRecord(imke, 'invoice', randomUUID(), { ...begun, status: 'sent' })).toMatchObject({
       result: 'wrong',
       field: 'status',

@@ -1,21 +1,10 @@
 import type { Keeping } from '../../core/contract/records/keeping';
 import type { WorkWays } from '../../core/contract/records/workWays';
-import { SCHEMA_DEFAULTS } from '../../core/records/defaults';
 import { keepWorkWays, workWays } from '../../data/repositories/records/workWays';
-import { businessBook } from '../businessBook';
 import { connection } from '../connection';
 import { forMember } from '../forMember';
 import type { CurrentMember } from '../signIn/currentMember';
 import { mustChangeShared } from '../signIn/rights';
-
-/** How work is done, and the currency of its sums. */
-export const waysOf = forMember(async ({ business_id }: CurrentMember) => {
-  const { business } = await businessBook(business_id);
-  return {
-    ways: await workWays(connection(), business_id),
-    currency: business.currency ?? SCHEMA_DEFAULTS.currency,
-  };
-});
 
 /** Keeps how work is done. */
 export const keepWays = forMember(

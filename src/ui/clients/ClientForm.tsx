@@ -27,8 +27,9 @@ export function ClientForm({ owner, recordKey, facts, enquiry, choices }: Props)
     facts,
     own,
     shown: shownClient,
-    ...(isNew ? {} : { recordKey }),
-    ...(enquiry === undefined ? {} : { enquiry, begunFrom: enquiry }),
+    recordKey,
+    enquiry,
+    begunFrom: enquiry ?? '',
   });
   return (
     <KeptFormFrame kept={kept} button={isNew ? 'Write the client down' : 'Keep'}>

@@ -1,10 +1,10 @@
 'use client';
 
-import { useController, useFieldArray, useFormContext } from 'react-hook-form';
+import { useFieldArray, useFormContext } from 'react-hook-form';
 import { shownContact } from '../../core/contract/records/shownClient';
 import { CHOICES } from '../../core/records/catalogue/choices';
 import { Field } from '../forms/Field';
-import { LabelledGroup } from '../forms/Labelled';
+import { KeyChoice } from '../forms/KeyChoice';
 import { useRemoving } from '../forms/useRemoving';
 
 /** The people at a client, and which letters each of them gets. */
@@ -33,7 +33,7 @@ export function ContactList() {
               <Field name={`contacts.${i}.honorific`} label="Mr, Ms, Dr" />
             </div>
           </details>
-          <Uses name={`contacts.${i}.uses`} />
+          <KeyChoice name={`contacts.${i}.uses`} label="Gets" options={USES} />
           <button type="button" className="btn btn-link" onClick={() => removing(i, 'The person')}>
             Take this person out
           </button>
@@ -47,33 +47,11 @@ export function ContactList() {
   );
 }
 
-const USES: Readonly<Record<(typeof CHOICES)['contact.uses'][number], string>> = {
+const USED_FOR: Readonly<Record<(typeof CHOICES)['contact.uses'][number], string>> = {
   main: 'letters of every kind',
   invoices: 'invoices',
   bookings: 'bookings',
   'copy of invoices': 'a copy of invoices',
   'copy of bookings': 'a copy of bookings',
 };
-
-function Uses({ name }: { name: string }) {
-  const { field } = useController({ name });
-  const chosen = field.value as string[];
-  return (
-    <LabelledGroup name={name} label="Gets">
-      <div className="check-line">
-        {CHOICES['contact.uses'].map((use) => (
-          <label key={use} className="check">
-            <input
-              type="checkbox"
-              checked={chosen.includes(use)}
-              onChange={({ target }) =>
-                field.onChange(target.checked ? [...chosen, use] : chosen.filter((one) => one !== use))
-              }
-            />
-            {USES[use]}
-          </label>
-        ))}
-      </div>
-    </LabelledGroup>
-  );
-}
+const USES = CHOICES['contact.uses'].map((use) => [use, USED_FOR[use]] as const);

@@ -14,10 +14,10 @@ export interface RecordFormProps<Kind extends FormKind> {
   /** whose what is typed is, on this device */
   owner: string;
   /** absent: a new one */
-  recordKey?: string;
+  recordKey?: string | undefined;
   facts: FactsOf[Kind];
   /** the key of the enquiry that leads to a new one */
-  enquiry?: string;
+  enquiry?: string | undefined;
 }
 
 interface Options<Kind extends FormKind> extends RecordFormProps<Kind> {

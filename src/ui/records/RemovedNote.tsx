@@ -1,12 +1,8 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
-import { isFormKind } from '../../core/contract/records/recordForms';
-import type { PutBackAnswer } from '../../core/contract/records/removing';
-import { askServer } from '../writing/askServer';
-import { recordPath } from './recordPath';
 import { tellRemoved, useRemovedHere } from './removedHere';
+import { usePutBack } from './usePutBack';
 
 /** So many milliseconds it is offered where one stands; after that under Settings. */
 const WHILE = 10_000;
@@ -14,7 +10,7 @@ const WHILE = 10_000;
 /** What was removed a moment ago, with what puts it back. */
 export function RemovedNote() {
   const removed = useRemovedHere();
-  const router = useRouter();
+  const putBack = usePutBack('There is no connection. It is under Settings, Removed.');
   const [problem, setProblem] = useState<string>();
   useEffect(() => {
     setProblem(undefined);
@@ -23,14 +19,10 @@ export function RemovedNote() {
     return () => clearTimeout(timer);
   }, [removed]);
 
-  async function putBack() {
-    const answer = await askServer<PutBackAnswer>('/api/records/removed', { id: removed!.id });
-    if ('offline' in answer) return setProblem('There is no connection. It is under Settings, Removed.');
-    const { body } = answer;
-    if (body.error !== undefined) return setProblem(body.error);
-    tellRemoved(undefined);
-    if (isFormKind(body.kind)) router.push(recordPath({ kind: body.kind, key: body.key }));
-    router.refresh();
+  async function press() {
+    const wrong = await putBack(removed!.id);
+    if (wrong === undefined) tellRemoved(undefined);
+    else setProblem(wrong);
   }
 
   return (
@@ -38,7 +30,7 @@ export function RemovedNote() {
       {removed && (
         <p>
           {removed.name} is removed.{' '}
-          <button type="button" className="btn btn-link" onClick={() => void putBack()}>
+          <button type="button" className="btn btn-link" onClick={() => void press()}>
             Put back
           </button>
           {problem && <span className="problem"> {problem}</span>}

@@ -1,11 +1,7 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { isFormKind } from '../../core/contract/records/recordForms';
-import type { PutBackAnswer } from '../../core/contract/records/removing';
-import { recordPath } from '../records/recordPath';
-import { askServer } from '../writing/askServer';
+import { usePutBack } from '../records/usePutBack';
 
 interface Props {
   removed: readonly { id: string; name: string; note: string }[];
@@ -13,20 +9,14 @@ interface Props {
 
 /** What was removed, each with what puts it back. */
 export function RemovedList({ removed }: Props) {
-  const router = useRouter();
+  const putBack = usePutBack('There is no connection. Nothing has been put back.');
   const [busy, setBusy] = useState(false);
   const [problem, setProblem] = useState<string>();
 
-  async function putBack(id: string) {
+  async function press(id: string) {
     setBusy(true);
-    setProblem(undefined);
-    const answer = await askServer<PutBackAnswer>('/api/records/removed', { id });
+    setProblem(await putBack(id));
     setBusy(false);
-    if ('offline' in answer) return setProblem('There is no connection. Nothing has been put back.');
-    const { body } = answer;
-    if (body.error !== undefined) return setProblem(body.error);
-    if (isFormKind(body.kind)) router.push(recordPath({ kind: body.kind, key: body.key }));
-    router.refresh();
   }
 
   if (removed.length === 0) return <p className="hint">Nothing was removed.</p>;
@@ -42,7 +32,7 @@ export function RemovedList({ removed }: Props) {
               className="btn btn-link"
               disabled={busy}
               aria-label={`Put ${name} back`}
-              onClick={() => void putBack(id)}
+              onClick={() => void press(id)}
             >
               Put back
             </button>

@@ -21,7 +21,7 @@ import { useRecordForm, type RecordFormProps } from '../forms/useRecordForm';
 import { Clashes } from './Clashes';
 import { lengthInWords } from './lengthInWords';
 import { ServiceField } from './ServiceField';
-import { useClientParts } from './useClientParts';
+import { useFormClient } from './useFormClient';
 
 interface Props extends RecordFormProps<'booking'> {
   choices: FormChoices;
@@ -41,16 +41,12 @@ export function BookingForm({ owner, recordKey, facts, enquiry, choices, parts: 
     shown: shownBooking,
     begunFrom: [facts.client, facts.project, enquiry, facts.starts_at].filter(Boolean).join(' '),
     act: (now) => actOf(facts, now, isNew),
-    ...(isNew ? {} : { recordKey }),
-    ...(enquiry === undefined ? {} : { enquiry }),
+    recordKey,
+    enquiry,
   });
   const { form } = kept;
-  const [client, starts, ends] = useWatch({
-    control: form.control,
-    name: ['client', 'starts_at', 'ends_at'],
-  }) as string[];
-  const parts = useClientParts(client, given);
-  const [called, setCalled] = useState(given?.name);
+  const [starts, ends] = useWatch({ control: form.control, name: ['starts_at', 'ends_at'] }) as string[];
+  const { parts, called, setCalled } = useFormClient(kept, given);
   useAddressOf(form, parts.address, isNew);
   useUsual(form, ways.services, own.currency);
   return (
@@ -60,7 +56,7 @@ export function BookingForm({ owner, recordKey, facts, enquiry, choices, parts: 
         <ClientChoice
           name="client"
           label="Client"
-          called={called ?? parts.name}
+          called={called}
           fixed={!isNew}
           onChosen={(_, name) => {
             setCalled(name);

@@ -1,6 +1,5 @@
 'use client';
 
-import { useState } from 'react';
 import { useWatch } from 'react-hook-form';
 import { shownEnquiry, type EnquiryFacts } from '../../core/contract/records/enquiry';
 import type { ClientParts, FormChoices } from '../../core/contract/records/formChoices';
@@ -12,6 +11,7 @@ import { KeptFormFrame } from '../forms/KeptFormFrame';
 import { useRecordForm, type RecordFormProps } from '../forms/useRecordForm';
 import { FreeDays } from './FreeDays';
 import { ServiceField } from './ServiceField';
+import { useFormClient } from './useFormClient';
 
 interface Props extends RecordFormProps<'enquiry'> {
   choices: FormChoices;
@@ -30,13 +30,10 @@ export function EnquiryForm({ owner, recordKey, facts, choices, parts: given }: 
     shown: shownEnquiry,
     begunFrom: facts.client ?? '',
     act: (now: EnquiryFacts) => (isNew && now.status === 'waiting' ? 'enquiry answered' : undefined),
-    ...(isNew ? {} : { recordKey }),
+    recordKey,
   });
-  const [client, days] = useWatch({ control: kept.form.control, name: ['client', 'wanted_on'] }) as [
-    string,
-    string[],
-  ];
-  const [called, setCalled] = useState(given?.name);
+  const days = useWatch({ control: kept.form.control, name: 'wanted_on' }) as string[];
+  const { client, called, setCalled } = useFormClient(kept, given);
   return (
     <KeptFormFrame kept={kept} button={isNew ? 'Write the enquiry down' : 'Keep'}>
       <section className="form-part" aria-labelledby="enquiry-who">

@@ -1,7 +1,5 @@
 'use client';
 
-import { useState } from 'react';
-import { useWatch } from 'react-hook-form';
 import type { ClientParts, FormChoices } from '../../core/contract/records/formChoices';
 import { shownInvoice } from '../../core/contract/records/invoice';
 import { shownAddress } from '../../core/contract/records/shownAddress';
@@ -13,7 +11,7 @@ import { KeptFormFrame } from '../forms/KeptFormFrame';
 import { useRecordForm, type RecordFormProps } from '../forms/useRecordForm';
 import { InstalmentList } from './InstalmentList';
 import { InvoiceLines } from './InvoiceLines';
-import { useClientParts } from './useClientParts';
+import { useFormClient } from './useFormClient';
 
 interface Props extends RecordFormProps<'invoice'> {
   choices: FormChoices;
@@ -32,11 +30,9 @@ export function InvoiceForm({ owner, recordKey, facts, choices, parts: given }: 
     own,
     shown: shownInvoice,
     begunFrom: [facts.client, facts.project, facts.lines[0]?.description].filter(Boolean).join(' '),
-    ...(isNew ? {} : { recordKey }),
+    recordKey,
   });
-  const client = useWatch({ control: kept.form.control, name: 'client' }) as string;
-  const parts = useClientParts(client, given);
-  const [called, setCalled] = useState(given?.name);
+  const { parts, called, setCalled } = useFormClient(kept, given);
   return (
     <KeptFormFrame kept={kept} button={isNew ? 'Keep as a draft' : 'Keep'}>
       <section className="form-part" aria-labelledby="invoice-whom">
@@ -44,7 +40,7 @@ export function InvoiceForm({ owner, recordKey, facts, choices, parts: given }: 
         <ClientChoice
           name="client"
           label="Client"
-          called={called ?? parts.name}
+          called={called}
           fixed={!isNew}
           onChosen={(_, name) => {
             setCalled(name);

@@ -21,7 +21,7 @@ export function PartnerForm({ owner, recordKey, facts, choices: { own, locale } 
     facts,
     own,
     shown: shownPartner,
-    ...(isNew ? {} : { recordKey }),
+    recordKey,
   });
   return (
     <KeptFormFrame kept={kept} button={isNew ? 'Write the partner down' : 'Keep'}>

@@ -1,7 +1,5 @@
 'use client';
 
-import { useState } from 'react';
-import { useWatch } from 'react-hook-form';
 import type { ClientParts, FormChoices } from '../../core/contract/records/formChoices';
 import { shownProject, type ProjectFacts } from '../../core/contract/records/project';
 import { CHOICES } from '../../core/records/catalogue/choices';
@@ -13,7 +11,7 @@ import { Choice, Field } from '../forms/Field';
 import { KeptFormFrame } from '../forms/KeptFormFrame';
 import { KeyChoice } from '../forms/KeyChoice';
 import { useRecordForm, type RecordFormProps } from '../forms/useRecordForm';
-import { useClientParts } from './useClientParts';
+import { useFormClient } from './useFormClient';
 
 interface Props extends RecordFormProps<'project'> {
   choices: FormChoices;
@@ -32,12 +30,10 @@ export function ProjectForm({ owner, recordKey, facts, enquiry, choices, parts: 
     shown: shownProject,
     begunFrom: [facts.client, enquiry].filter(Boolean).join(' '),
     act: (now) => actOf(facts, now, isNew),
-    ...(isNew ? {} : { recordKey }),
-    ...(enquiry === undefined ? {} : { enquiry }),
+    recordKey,
+    enquiry,
   });
-  const client = useWatch({ control: kept.form.control, name: 'client' }) as string;
-  const parts = useClientParts(client, given);
-  const [called, setCalled] = useState(given?.name);
+  const { parts, called, setCalled } = useFormClient(kept, given);
   return (
     <KeptFormFrame kept={kept} button={isNew ? 'Write the job down' : 'Keep'}>
       <section className="form-part" aria-labelledby="project-what">
@@ -45,7 +41,7 @@ export function ProjectForm({ owner, recordKey, facts, enquiry, choices, parts: 
         <ClientChoice
           name="client"
           label="Client"
-          called={called ?? parts.name}
+          called={called}
           fixed={!isNew}
           onChosen={(_, name) => {
             setCalled(name);

@@ -1,5 +1,5 @@
 import type { Metadata } from 'next';
-import { formChoices } from '../../../server/records/formChoices';
+import { formGround } from '../../../server/records/formChoices';
 import { ownFields } from '../../../server/settings/ownFields';
 import { saidIn } from '../../../server/settings/saidIn';
 import { OwnFieldsForm } from '../../../ui/settings/OwnFieldsForm';
@@ -10,7 +10,7 @@ export const metadata: Metadata = { title: 'Custom fields' };
 
 export default async function FieldsPage() {
   const member = await requireMember();
-  const { itemLabel } = await formChoices(member);
+  const { itemLabel } = await formGround(member);
   return (
     <SettingsPaper
       title="Custom fields"

@@ -1,5 +1,5 @@
 import type { Metadata } from 'next';
-import { waysOf } from '../../../server/settings/workWays';
+import { formChoices } from '../../../server/records/formChoices';
 import { SettingsPaper } from '../../../ui/settings/SettingsPaper';
 import { WorkWaysForm } from '../../../ui/settings/WorkWaysForm';
 import { requireMember } from '../../session';
@@ -8,12 +8,13 @@ export const metadata: Metadata = { title: 'Services and invoices' };
 
 export default async function WorkWaysPage() {
   const member = await requireMember();
+  const { ways, own } = await formChoices(member);
   return (
     <SettingsPaper
       title="Services and invoices"
       note="What you usually do, how long it takes and what it costs; how invoices are numbered and paid."
     >
-      <WorkWaysForm owner={`${member.business_id} ${member.key}`} {...await waysOf(member)} />
+      <WorkWaysForm owner={`${member.business_id} ${member.key}`} ways={ways} currency={own.currency} />
     </SettingsPaper>
   );
 }

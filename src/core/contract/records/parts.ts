@@ -142,6 +142,15 @@ export function decimal(least: number, most: number) {
     );
 }
 
+/** A moment with its offset, as pages send it. */
+export function moment() {
+  return line(40).test(
+    'moment',
+    'This is no moment.',
+    (iso) => iso === undefined || readMoment(iso) !== undefined,
+  );
+}
+
 /** A moment with its offset, typed as "2026-03-31T09:30" of a clock in the zone. */
 export function clockMoment(zone: string) {
   return string()

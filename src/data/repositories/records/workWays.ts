@@ -3,21 +3,34 @@ import type { PlanFacts, ServiceFacts, WorkWays } from '../../../core/contract/r
 import type { Database } from '../../database';
 import { present } from './factsInRow';
 
-/** How a business does its work, its services and its payment plans in their order. Three queries. */
-export async function workWays({ sequelize }: Database, business_id: string): Promise<WorkWays> {
-  const ask = <Row extends object>(sql: string) =>
-    sequelize.query<Row>(sql, { bind: { business_id }, type: QueryTypes.SELECT });
-  const [ways] = await ask<Omit<WorkWays, 'services' | 'plans'>>(
+/** How a business does its work, without its services and plans. */
+export async function waysAlone(
+  { sequelize }: Database,
+  business_id: string,
+): Promise<Omit<WorkWays, 'services' | 'plans'>> {
+  const [ways] = await sequelize.query<Omit<WorkWays, 'services' | 'plans'>>(
     `select version, travel_minutes, invoice_prefix, invoice_next, invoice_digits, days_to_pay,
        trim_scale(tax_rate)::text as tax_rate from work_ways where business_id = $business_id`,
+    { bind: { business_id }, type: QueryTypes.SELECT },
   );
+  return ways!;
+}
+
+/** How a business does its work, its services and its payment plans in their order. Three queries. */
+export async function workWays(database: Database, business_id: string): Promise<WorkWays> {
+  const ask = <Row extends object>(sql: string) =>
+    database.sequelize.query<Row>(sql, { bind: { business_id }, type: QueryTypes.SELECT });
   const services = await ask<ServiceFacts>(
     'select id, name, minutes, price from service where business_id = $business_id order by position',
   );
   const plans = await ask<PlanFacts>(
     'select id, name, parts from payment_plan where business_id = $business_id order by position',
   );
-  return { ...ways!, services: services.map(present) as unknown as ServiceFacts[], plans };
+  return {
+    ...(await waysAlone(database, business_id)),
+    services: services.map(present) as unknown as ServiceFacts[],
+    plans,
+  };
 }
 
 /** Keeps them where they are still as they were seen; gives whether they were. */

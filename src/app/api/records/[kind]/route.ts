@@ -4,7 +4,7 @@ import {
   type FactsOf,
   type FormKind,
 } from '../../../../core/contract/records/recordForms';
-import { formChoices } from '../../../../server/records/formChoices';
+import { formGround } from '../../../../server/records/formChoices';
 import { makeRecord } from '../../../../server/records/keepRecord';
 import { asMember } from '../../asMember';
 import { kept } from '../../kept';
@@ -18,7 +18,7 @@ export async function POST(request: Request, { params }: Context): Promise<Respo
   return asMember(request, async (member) => {
     const { kind } = await params;
     if (!isFormKind(kind)) return noSuchKind();
-    const { own } = await formChoices(member);
+    const { own } = await formGround(member);
     const { id, enquiry, ...facts } = (await newFacts(kind, own).validate(
       await readJson(request, MOST_OF_A_RECORD),
       {

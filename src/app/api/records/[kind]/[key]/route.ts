@@ -5,7 +5,7 @@ import {
   type FormKind,
 } from '../../../../../core/contract/records/recordForms';
 import { REMOVE_RECORD } from '../../../../../core/contract/records/removing';
-import { formChoices } from '../../../../../server/records/formChoices';
+import { formGround } from '../../../../../server/records/formChoices';
 import { keepRecord } from '../../../../../server/records/keepRecord';
 import { removeRecord } from '../../../../../server/records/removeRecord';
 import { keyFrom } from '../../../../keyFrom';
@@ -21,7 +21,7 @@ export async function PUT(request: Request, { params }: Context): Promise<Respon
   return asMember(request, async (member) => {
     const { kind, key } = await params;
     if (!isFormKind(kind)) return noSuchKind();
-    const { own } = await formChoices(member);
+    const { own } = await formGround(member);
     const facts = (await RECORD_FORMS[kind](own).validate(await readJson(request, MOST_OF_A_RECORD), {
       abortEarly: false,
       strict: true,
