@@ -67,7 +67,7 @@ const keys: { letter: string; picture: string; owner: string; member: string; st
   ...{ letter: '', picture: '', owner: '', member: '', stranger: '' },
 };
 
-test.describe.configure({ mode: 'serial', timeout: 300_000 });
+test.describe.configure({ mode: 'serial', timeout: 600_000 });
 test.skip(({ viewport }) => viewport!.width < 500, 'No page is drawn: once is enough.');
 
 test.beforeAll(async () => {
