@@ -31,10 +31,11 @@ it('what would come in is printed, row by row, and nothing is changed', () => {
         { head: 'E-Mail', as: 'email' },
       ],
     },
-    clients: [
+    kind: 'client',
+    rows: [
       {
         row: 2,
-        client: { kind: 'person', name: 'Ada Reyes', email: 'ada@reyes.example', tags: [] },
+        facts: { kind: 'person', name: 'Ada Reyes', email: 'ada@reyes.example', tags: [] },
         doubts: [],
       },
     ],
@@ -51,8 +52,12 @@ it('what is in doubt is another end, what is no such file a third, in words', ()
   });
   expect(read('page.csv', '<html>')).toMatchObject({
     status: 2,
-    stderr: 'This is neither a table nor cards.',
+    stderr: 'This is neither a table nor cards nor a calendar.',
   });
+  expect(read('zone.csv', 'Name\nAda', '--zone', 'Mars/Base').stderr).toBe(
+    'There is no time zone “Mars/Base”.',
+  );
+  expect(read('sums.csv', 'Name\nAda', '--currency', 'pounds').stderr).toBe('There is no currency “pounds”.');
   expect(read('locale.csv', 'Name\nAda', '--locale', 'xx-')).toMatchObject({
     status: 2,
     stderr: 'There is no locale “xx-”.',

@@ -1,13 +1,25 @@
 import { describe, expect, it } from 'vitest';
 import type { CustomFieldData } from '../records/recordsFile';
-import { NoSuchFile, readFile } from './readFile';
+import { NoSuchFile } from './openFile';
+import { readFile } from './readFile';
+import type { BroughtClient, BroughtRow, OwnWays } from './brought';
 
 const utf8 = (text: string) => new TextEncoder().encode(text);
-const read = (text: string, fields: CustomFieldData[] = [], locale = 'en-GB') =>
-  readFile(utf8(text), { locale, fields });
-const clients = (text: string) => read(text).clients.map(({ client }) => client);
+const OWN: OwnWays = {
+  locale: 'en-GB',
+  currency: 'GBP',
+  zone: 'Europe/London',
+  now: Date.parse('2026-11-25T09:00:00Z'),
+  fields: [],
+  services: [],
+};
+const read = (text: string, fields: CustomFieldData[] = [], locale = 'en-GB') => {
+  const file = readFile(utf8(text), { ...OWN, locale, fields });
+  return { ...file, rows: file.rows as BroughtRow<BroughtClient>[] };
+};
+const clients = (text: string) => read(text).rows.map(({ facts }) => facts);
 const doubts = (text: string, fields: CustomFieldData[] = []) =>
-  read(text, fields).clients.flatMap(({ row, doubts: own }) =>
+  read(text, fields).rows.flatMap(({ row, doubts: own }) =>
     own.map(({ column, words, message }) => `${row} ${column} “${words}”: ${message}`),
   );
 
@@ -53,16 +65,16 @@ describe('a table of clients', () => {
       'UTF-16LE',
     ],
   ])('written in %s', (_, bytes, encoding) => {
-    const brought = readFile(bytes, { locale: 'en-GB' });
+    const brought = readFile(bytes, OWN);
     expect(brought.encoding).toBe(encoding);
-    expect(brought.clients[0]?.client?.name).toBe('Édith');
+    expect((brought.rows[0]?.facts as BroughtClient).name).toBe('Édith');
   });
 
   it('with line ends and separators inside quotes, and rows counted by their lines', () => {
-    const { clients: found } = read(
+    const { rows: found } = read(
       'Name,Notes\n"Reyes, Ada","A dog.\nTwo cats.\n"\n,\nTom Quist,"say ""hello"""',
     );
-    expect(found.map(({ row, client }) => [row, client?.name, client?.notes])).toEqual([
+    expect(found.map(({ row, facts }) => [row, facts?.name, facts?.notes])).toEqual([
       [2, 'Reyes, Ada', 'A dog.\nTwo cats.'],
       [6, 'Tom Quist', 'say "hello"'],
     ]);
@@ -110,8 +122,7 @@ describe('a table of clients', () => {
   });
 
   it('days are read in the order of the business’s country', () => {
-    const since = (locale: string) =>
-      read('Name,Since\nAda,03/04/2026', [], locale).clients[0]?.client?.since;
+    const since = (locale: string) => read('Name,Since\nAda,03/04/2026', [], locale).rows[0]?.facts?.since;
     expect([since('en-GB'), since('en-US')]).toEqual(['2026-04-03', '2026-03-04']);
   });
 
@@ -126,9 +137,9 @@ describe('a table of clients', () => {
   });
 
   it('without a column that is headed as a name nobody comes in', () => {
-    const { clients: found, problems } = read('Colour,Size\nred,3\n');
+    const { rows: found, problems } = read('Colour,Size\nred,3\n');
     expect(problems).toEqual([{ line: 1, message: 'No column is headed as a name: say which one is.' }]);
-    expect(found[0]?.client).toBeUndefined();
+    expect(found[0]?.facts).toBeUndefined();
   });
 
   it('the business’s own fields, each by its type', () => {
@@ -144,7 +155,7 @@ describe('a table of clients', () => {
       field('floors', 'number'),
       field('gate', 'choice', ['left', 'right']),
     ];
-    expect(read('Name,Dog,Floors,Gate\nAda,yes,2.5,LEFT', fields).clients[0]?.client?.custom).toEqual({
+    expect(read('Name,Dog,Floors,Gate\nAda,yes,2.5,LEFT', fields).rows[0]?.facts?.custom).toEqual({
       dog: true,
       floors: 2.5,
       gate: 'left',
@@ -158,8 +169,8 @@ describe('a table of clients', () => {
 
   it('of 40,000 rows, and no more than it takes', () => {
     const rows = Array.from({ length: 40_000 }, (_, i) => `Client ${i},c${i}@post.example`).join('\n');
-    expect(read(`Name,Email\n${rows}`).clients).toHaveLength(40_000);
-    const { clients: none, problems } = read(`Name\n${'x\n'.repeat(50_001)}`);
+    expect(read(`Name,Email\n${rows}`).rows).toHaveLength(40_000);
+    const { rows: none, problems } = read(`Name\n${'x\n'.repeat(50_001)}`);
     expect([none, problems]).toEqual([[], [{ line: 1, message: 'At most 50000 rows at once.' }]]);
   });
 });
@@ -241,8 +252,8 @@ describe('cards', () => {
       card('VERSION:3.0', 'FN:Ada', 'this is no line'),
       card('VERSION:3.0', 'FN:Whole'),
     ].join('\r\n');
-    const found = read(text).clients;
-    expect(found.map(({ client }) => client?.name)).toEqual([
+    const found = read(text).rows;
+    expect(found.map(({ facts }) => facts?.name)).toEqual([
       undefined,
       undefined,
       undefined,
@@ -265,15 +276,10 @@ it.each<[string, Uint8Array, string]>([
   [
     'a spreadsheet',
     new Uint8Array([0x50, 0x4b, 3, 4, 0, 0, 0]),
-    'This is no text: a table is saved as CSV first, cards as vCard.',
+    'This is no text: a table is saved as CSV first, cards as vCard, a calendar as iCalendar.',
   ],
-  [
-    'a calendar',
-    utf8('BEGIN:VCALENDAR\r\nEND:VCALENDAR'),
-    'This is a calendar: clients come as CSV or vCard.',
-  ],
-  ['a page', utf8('<!DOCTYPE html><p>Ada'), 'This is neither a table nor cards.'],
-  ['too much', new Uint8Array(20_000_001), 'A file of clients is at most 20 MB.'],
+  ['a page', utf8('<!DOCTYPE html><p>Ada'), 'This is neither a table nor cards nor a calendar.'],
+  ['too much', new Uint8Array(20_000_001), 'A file is at most 20 MB.'],
 ])('%s is told for what it is', (_, bytes, message) => {
-  expect(() => readFile(bytes, { locale: 'en-GB' })).toThrow(new NoSuchFile(message));
+  expect(() => readFile(bytes, OWN)).toThrow(new NoSuchFile(message));
 });

@@ -1,10 +1,12 @@
 import Papa from 'papaparse';
 
 /** A row of a table, as it stands in its file. */
-interface TableRow {
+export interface TableRow {
   /** the line on which it begins, counted from 1 */
   line: number;
   cells: string[];
+  /** what of it could not be read */
+  problems: string[];
 }
 
 /** A table of a file. */
@@ -12,7 +14,7 @@ export interface Table {
   separator: string;
   header: string[];
   rows: TableRow[];
-  /** what could not be read, each with its line */
+  /** what could not be read of no row in particular, each with its line */
   problems: { line: number; message: string }[];
 }
 
@@ -35,12 +37,11 @@ export function readTable(text: string): Table {
     skipEmptyLines: false,
     step: ({ data, errors, meta }, parser) => {
       const cells = data.map((cell) => cell.trim());
-      for (const { code, message } of errors)
-        problems.push({
-          line,
-          message: code === 'MissingQuotes' ? 'A quotation mark is not closed.' : message,
-        });
-      if (cells.some(Boolean)) all.push({ line, cells });
+      const wrong = errors.map(({ code, message }) =>
+        code === 'MissingQuotes' ? 'A quotation mark is not closed.' : message,
+      );
+      if (cells.some(Boolean)) all.push({ line, cells, problems: wrong });
+      else problems.push(...wrong.map((message) => ({ line, message })));
       const at = meta.cursor;
       line += lineEnds(text, consumed, at);
       consumed = at;
@@ -56,6 +57,7 @@ export function readTable(text: string): Table {
     };
   const [head, ...rows] = all;
   const header = head?.cells ?? [];
+  if (head) problems.push(...head.problems.map((message) => ({ line: head.line, message })));
   if (header.length > MOST_COLUMNS)
     return {
       separator,
@@ -65,10 +67,7 @@ export function readTable(text: string): Table {
     };
   for (const row of rows)
     if (row.cells.length > header.length && row.cells.slice(header.length).some(Boolean))
-      problems.push({
-        line: row.line,
-        message: `It has ${row.cells.length} cells, and the first line ${header.length}.`,
-      });
+      row.problems.push(`It has ${row.cells.length} cells, and the first line ${header.length}.`);
   return { separator, header, rows, problems };
 }
 

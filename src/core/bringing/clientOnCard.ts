@@ -1,21 +1,13 @@
 import ICAL from 'ical.js';
 import { isAddress } from '../addressing/addresses';
 import { kindOf } from '../records/read/clientLines';
-import { present, type BroughtClient, type BroughtFacts, type Doubt } from './broughtClient';
+import { present, type BroughtClient, type BroughtRow, type Doubt, type Mends } from './brought';
 
 /** More than this in one file is told before anything is read. */
 export const MOST_CARDS = 50_000;
 
-/**
- * The clients of a file of cards: vCard 3 (RFC 2426) and 4 (RFC 6350), each read by itself, so that one that is broken keeps no
- * other out. Of several addresses and numbers the preferred one is taken, and the others are told.
- */
-export function readVcards(text: string): BroughtClient[] {
-  return cardsIn(text).map((card, i) => readCard(card, i + 1));
-}
-
-/** From each BEGIN to its END, or to the next BEGIN. */
-function cardsIn(text: string): string[] {
+/** The cards of a file: from each BEGIN to its END, or to the next BEGIN. */
+export function cardsIn(text: string): string[] {
   return text
     .split(/^(?=BEGIN:VCARD\s*$)/im)
     .map((card) => card.trim())
@@ -24,12 +16,21 @@ function cardsIn(text: string): string[] {
 
 type Property = InstanceType<typeof ICAL.Property>;
 
-function readCard(card: string, row: number): BroughtClient {
+/**
+ * The client of a card: vCard 3 (RFC 2426) or 4 (RFC 6350), read by itself, so that one that is broken keeps no other out. Of
+ * several addresses and numbers the preferred one is taken, and the others are told.
+ */
+export function clientOnCard(card: string, row: number, mends: Mends = {}): BroughtRow<BroughtClient> {
   const doubts: Doubt[] = [];
-  const refuse = (message: string): BroughtClient => ({
+  const refuse = (message: string, fact?: string): BroughtRow<BroughtClient> => ({
     row,
-    doubts: [...doubts, { column: '', words: '', message }],
+    doubts: [...doubts, { column: '', words: '', message, ...(fact ? { fact } : {}) }],
   });
+  /** what was written instead, or what stands there */
+  const written = (fact: string, there: string[]) => {
+    const mended = mends[fact]?.trim();
+    return mended === undefined ? there : mended ? [mended] : [];
+  };
   if (!/^END:VCARD\s*$/im.test(card)) return refuse('This card has no end.');
   const version = /^VERSION:\s*(\S+)/im.exec(card)?.[1];
   if (version === '2.1') return refuse('This card is of version 2.1. Write it anew as version 3 or 4.');
@@ -43,26 +44,45 @@ function readCard(card: string, row: number): BroughtClient {
   const words = (property: Property | undefined): string => textOf(property?.getFirstValue()).trim();
   const [family = '', given = '', , prefix = ''] = partsOf(all('n')[0]);
   const organisation = partsOf(all('org')[0])[0]?.trim() ?? '';
-  const written = words(all('fn')[0]) || [given, family].filter(Boolean).join(' ') || organisation;
-  if (!written) return refuse('There is no name in it.');
-  const isHouse = organisation !== '' && (written === organisation || /^org/i.test(words(all('kind')[0])));
-  const kind = isHouse ? 'organisation' : kindOf(written);
-  const emails = preferred(all('email')).map(words).filter(Boolean);
+  const [name] = written('name', [
+    words(all('fn')[0]) || [given, family].filter(Boolean).join(' ') || organisation,
+  ]);
+  if (!name) return refuse('There is no name in it.', 'name');
+  const isHouse = organisation !== '' && (name === organisation || /^org/i.test(words(all('kind')[0])));
+  const kind = isHouse ? 'organisation' : kindOf(name);
+  const emails = written('email', preferred(all('email')).map(words).filter(Boolean));
   const good = emails.filter(isAddress);
   for (const wrong of emails.filter((one) => !isAddress(one)))
-    doubts.push({ column: 'EMAIL', words: wrong, message: 'This is no email address. It is left out.' });
+    doubts.push({
+      column: 'EMAIL',
+      words: wrong.slice(0, 300),
+      message: 'This is no email address. It is left out.',
+      fact: 'email',
+    });
   const numbers = preferred(all('tel')).filter((one) => !typesOf(one).some((type) => /fax|pager/.test(type)));
   const isMobile = (one: Property) => typesOf(one).some((type) => /cell|mobile/.test(type));
-  const [mobiles, phones] = [numbers.filter(isMobile), numbers.filter((one) => !isMobile(one))].map((some) =>
-    some.map((one) => words(one).replace(/^tel:/i, '')).filter((one) => /\d.*\d.*\d/.test(one)),
-  ) as [string[], string[]];
-  const several = (column: string, values: readonly string[]) => {
+  const numbersOf = (fact: string, some: readonly Property[]) =>
+    written(
+      fact,
+      some.map((one) => words(one).replace(/^tel:/i, '')),
+    ).filter((one) => one.length <= 60 && /\d.*\d.*\d/.test(one));
+  const mobiles = numbersOf('mobile', numbers.filter(isMobile));
+  const phones = numbersOf(
+    'phone',
+    numbers.filter((one) => !isMobile(one)),
+  );
+  const several = (column: string, values: readonly string[], fact?: string) => {
     for (const more of values.slice(1))
-      doubts.push({ column, words: more, message: 'A client has one of these. The first one is taken.' });
+      doubts.push({
+        column,
+        words: more.slice(0, 300),
+        message: 'A client has one of these. The first one is taken.',
+        ...(fact ? { fact } : {}),
+      });
   };
-  several('EMAIL', good);
-  several('TEL', phones);
-  several('TEL', mobiles);
+  several('EMAIL', good, 'email');
+  several('TEL', phones, 'phone');
+  several('TEL', mobiles, 'mobile');
   const addresses = preferred(all('adr'));
   several(
     'ADR',
@@ -70,22 +90,37 @@ function readCard(card: string, row: number): BroughtClient {
   );
   const notes = all('note').map(words).filter(Boolean).join('\n');
   const language = words(preferred(all('lang'))[0]);
-  const client = present<BroughtFacts>({
+  const facts = present<BroughtClient>({
     kind,
-    name: written.slice(0, 200),
+    name: oneLine(name),
     ...(kind === 'person'
-      ? { given_name: given || undefined, family_name: family || undefined, honorific: prefix || undefined }
+      ? {
+          given_name: oneLine(given) || undefined,
+          family_name: oneLine(family) || undefined,
+          honorific: oneLine(prefix, 60) || undefined,
+        }
       : {}),
-    preferred_name: words(all('nickname')[0]) || undefined,
+    preferred_name: oneLine(words(all('nickname')[0])) || undefined,
     email: good[0],
     phone: phones[0],
     mobile: mobiles[0],
     address: addressOf(addresses[0]),
     language: /^[a-z]{2,3}(?:-[a-z0-9]{2,8})*$/i.test(language) ? language : undefined,
-    tags: [...new Set(all('categories').flatMap((one) => one.getValues().map(textOf)))].filter(Boolean),
+    tags: [
+      ...new Set(all('categories').flatMap((one) => one.getValues().map((tag) => oneLine(textOf(tag), 60)))),
+    ]
+      .filter(Boolean)
+      .slice(0, 50),
     notes: notes.slice(0, 20_000) || undefined,
   });
-  return { row, client, doubts };
+  return { row, facts, doubts };
+}
+
+function oneLine(words: string, most = 200): string {
+  return words
+    .replace(/\s*[\r\n]+\s*/g, ' ')
+    .trim()
+    .slice(0, most);
 }
 
 function textOf(value: unknown): string {
@@ -116,11 +151,16 @@ function preferred(properties: readonly Property[]): Property[] {
   return [...properties].sort((a, b) => rank(a) - rank(b));
 }
 
-function addressOf(property: Property | undefined): BroughtFacts['address'] {
+function addressOf(property: Property | undefined): BroughtClient['address'] {
   const [box = '', extended = '', street = '', town = '', region = '', postcode = '', country = ''] =
     partsOf(property);
-  const lines = [box, extended, street].flatMap((part) => part.split(/\n|, /)).map((line) => line.trim());
-  const said = Object.entries({ town, region, postcode, country }).filter(([, part]) => part.trim());
+  const lines = [box, extended, street].flatMap((part) => part.split(/\n|, /)).map((line) => oneLine(line));
+  const said = Object.entries({
+    town: oneLine(town),
+    region: oneLine(region),
+    postcode: oneLine(postcode, 20),
+    country: oneLine(country, 100),
+  }).filter(([, part]) => part);
   const known = lines.filter(Boolean).slice(0, 6);
   if (known.length === 0 && said.length === 0) return undefined;
   return { ...(known.length > 0 ? { street: known } : {}), ...Object.fromEntries(said) };
