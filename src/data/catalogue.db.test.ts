@@ -68,6 +68,8 @@ it.each(Object.entries(RECORD_TABLES))('%s: its columns are what the catalogue s
 const BESIDES: Readonly<Record<string, readonly string[]>> = {
   business: ['hold_after_hours', 'idle_days', 'reminder_spacing', 'set_up'],
   member: ['changes_shared', 'password_hash', 'role'],
+  // Tells it when another calendar brings it again.
+  booking: ['uid'],
   // Kept by triggers for lists; what letters say of sums is worked out from the lines.
   invoice: ['paid', 'total'],
   invoice_line: ['line_amount'],

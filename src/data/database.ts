@@ -2,6 +2,7 @@ import { AsyncLocalStorage } from 'node:async_hooks';
 import pg from 'pg';
 import { Sequelize, type QueryOptions, type Transaction } from 'sequelize';
 import { table, type TableOf } from './column';
+import { BRINGING, BROUGHT_RECORD, BROUGHT_ROWS } from './models/bringing';
 import { BUSINESS, CUSTOM_FIELD, LINK, PARTNER } from './models/business';
 import { CLIENT, CONTACT, ENQUIRY, ITEM } from './models/client';
 import { ENQUIRY_FORM } from './models/enquiryForm';
@@ -54,6 +55,9 @@ export const TABLES = {
   delivery_event: DELIVERY_EVENT,
   removed_record: REMOVED_RECORD,
   merged_client: MERGED_CLIENT,
+  bringing: BRINGING,
+  brought_rows: BROUGHT_ROWS,
+  brought_record: BROUGHT_RECORD,
 } as const;
 
 export type TableName = keyof typeof TABLES;

@@ -50,6 +50,8 @@ export const BOOKING = {
   notes: maybe(text()),
   custom: or(json<Custom>(), {}),
   version: or(whole(), 1),
+  /** of another calendar: tells it when it comes again */
+  uid: maybe(text()),
 };
 
 export const BOOKING_ITEM = {

@@ -1,5 +1,8 @@
 import { openDatabase } from '../../data/database';
 import { readMailServer } from '../../post/mailConnection';
+import { tidyBringings } from '../../data/repositories/bringing/bringings';
+import { TAKEN_OUT_FOR_DAYS } from '../../core/contract/bringing';
+import { Bringer } from '../bringing/bringer';
 import { openJobs, TIDY } from '../jobs';
 import { tidySessions } from '../signIn/tidySessions';
 import { Sender } from './sender';
@@ -21,14 +24,17 @@ export async function startWorker(url: string, smtpUrl: string): Promise<{ stop:
   }
   await boss.work(TIDY, async () => {
     await tidySessions(database);
+    await tidyBringings(database, TAKEN_OUT_FOR_DAYS);
   });
   await boss.schedule(TIDY, '*/15 * * * *');
   const sender = new Sender(database, server);
-  const sending = sender.run();
+  const bringer = new Bringer(database);
+  const working = [sender.run(), bringer.run()];
   return {
     stop: async () => {
       sender.stop();
-      await Promise.all([sending, boss.stop({ graceful: true, timeout: 8000 })]);
+      bringer.stop();
+      await Promise.all([...working, boss.stop({ graceful: true, timeout: 8000 })]);
       await database.close();
     },
   };

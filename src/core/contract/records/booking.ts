@@ -1,4 +1,4 @@
-import { array, object, string, type InferType } from 'yup';
+import { array, object, string, type InferType, type TestContext } from 'yup';
 import { readMoment } from '../../dates/zone';
 import { CHOICES } from '../../records/catalogue/choices';
 import type { Custom } from '../../records/recordsFile';
@@ -33,20 +33,38 @@ const times = (zone: string, currency: string) => ({
 });
 const plain = ({ zone, currency }: OwnFields) => object({ ...FACTS, ...times(zone, currency) });
 
+const IN_ORDER = {
+  name: 'order',
+  message: 'It ends before it begins.',
+  test: (
+    { starts_at, ends_at }: { starts_at?: string | undefined; ends_at?: string | undefined },
+    { createError }: TestContext,
+  ) => {
+    const [from, until] = [readMoment(starts_at ?? ''), readMoment(ends_at ?? '')];
+    if (from === undefined || until === undefined) return true;
+    if (until <= from) return createError({ path: 'ends_at' });
+    return (
+      until - from <= LONGEST * 86_400_000 ||
+      createError({ path: 'ends_at', message: 'That is longer than a year.' })
+    );
+  },
+};
+
 /** A booking's facts with the version that was seen. Moments are ISO with offset, sums minor units. */
 export function bookingFacts(own: OwnFields) {
   return plain(own)
     .shape({ custom: customFacts('booking', own) })
     .noUnknown()
-    .test('order', 'It ends before it begins.', ({ starts_at, ends_at }, { createError }) => {
-      const [from, until] = [readMoment(starts_at ?? ''), readMoment(ends_at ?? '')];
-      if (from === undefined || until === undefined) return true;
-      if (until <= from) return createError({ path: 'ends_at' });
-      return (
-        until - from <= LONGEST * 86_400_000 ||
-        createError({ path: 'ends_at', message: 'That is longer than a year.' })
-      );
-    });
+    .test(IN_ORDER);
+}
+
+/** What another calendar brings of a visit, with the mark that tells it when it comes again. */
+export function broughtBookingFacts(own: OwnFields) {
+  return plain(own)
+    .pick(['client', 'service', 'status', 'location', 'notes', 'starts_at', 'ends_at'])
+    .shape({ uid: line(500).required() })
+    .noUnknown()
+    .test(IN_ORDER);
 }
 export type BookingFacts = InferType<ReturnType<typeof plain>> & { custom?: Custom };
 

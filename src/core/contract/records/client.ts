@@ -79,6 +79,14 @@ export function clientFacts(own: OwnFields) {
   }).noUnknown();
 }
 
+/** What a file brings of a client. */
+export function broughtClientFacts(own: OwnFields) {
+  return object(FACTS)
+    .omit(['billing_address', 'no_letters_since', 'responsible', 'contacts'])
+    .shape({ custom: customFacts('client', own) })
+    .noUnknown();
+}
+
 export type ContactFacts = InferType<typeof CONTACT>;
 export type ItemFacts = InferType<typeof ITEM> & { custom?: Custom };
 export type ClientFacts = InferType<typeof PLAIN> & { custom?: Custom; items: ItemFacts[] };

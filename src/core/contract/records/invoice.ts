@@ -72,6 +72,27 @@ export function invoiceFacts(own: OwnFields) {
       );
     });
 }
+/** What a file brings of an invoice that was issued elsewhere, with what was paid on it. */
+export function broughtInvoiceFacts(own: OwnFields) {
+  return plain(own)
+    .pick(['client', 'issued_on', 'due_on', 'notes', 'lines'])
+    .shape({
+      number: line(100).required(),
+      status: string().oneOf(['sent', 'void']).required(),
+      issued_on: day().required(),
+      payments: array(
+        object({
+          paid_on: day().required(),
+          amount: sum(own.currency).required(),
+          method: line(100),
+        }).noUnknown(),
+      )
+        .required()
+        .max(500),
+    })
+    .noUnknown();
+}
+
 export type InvoiceFacts = InferType<ReturnType<typeof plain>> & { custom?: Custom };
 export type LineFacts = InvoiceFacts['lines'][number];
 export type InstalmentFacts = InvoiceFacts['instalments'][number];
