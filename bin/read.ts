@@ -1,6 +1,7 @@
 import { statSync, readFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
-import { MOST_BYTES, NoSuchFile } from '../src/core/bringing/openFile';
+import { MOST_BYTES } from '../src/core/bringing/limits';
+import { NoSuchFile } from '../src/core/bringing/openFile';
 import { readFile } from '../src/core/bringing/readFile';
 import { isTimeZone } from '../src/core/dates/zone';
 import { isCurrency } from '../src/core/money/currency';
@@ -34,7 +35,13 @@ try {
   if (!found?.isFile()) throw new NoSuchFile(`There is no file ${file}.`);
   // Its size is known before anything of it is read.
   if (found.size > MOST_BYTES) throw new NoSuchFile('A file is at most 20 MB.');
-  const brought = readFile(readFileSync(file), { ...values, now: Date.now(), fields: [], services: [] });
+  const brought = readFile(readFileSync(file), {
+    ...values,
+    hourCycle: 24,
+    now: Date.now(),
+    fields: [],
+    services: [],
+  });
   process.stdout.write(`${JSON.stringify(brought, undefined, 2)}\n`);
   if (brought.problems.length > 0 || brought.rows.some(({ doubts }) => doubts.length > 0))
     process.exitCode = 3;

@@ -15,7 +15,10 @@ export default async function ClientsLayout({ children }: { children: ReactNode 
         source="/api/lists/client"
         path="/clients"
         find="Find a client"
-        keys={[{ href: '/clients/new', words: 'New client' }]}
+        keys={[
+          { href: '/clients/new', words: 'New client' },
+          { href: '/settings/bring-in', words: 'From a file' },
+        ]}
         empty="There is no client yet. The people and places you work for will stand here."
       />
       <PageArea>{children}</PageArea>

@@ -41,7 +41,7 @@ export function bookingOfEvent(
         words: '',
         message: 'It has no mark of its own (UID): it cannot be told when it comes again.',
       });
-    return { row, doubts };
+    return { row, ...(title ? { says: title } : {}), doubts };
   }
   const { starts, ends } = times;
   const facts = present<BroughtBooking>({

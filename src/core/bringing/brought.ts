@@ -10,6 +10,8 @@ export interface BroughtRow<Facts = BroughtFacts[BroughtKind]> {
   row: number;
   /** undefined: too little was understood to make a record of it */
   facts?: Facts;
+  /** where nothing can be made of it: what it says */
+  says?: string;
   doubts: Doubt[];
 }
 
@@ -34,6 +36,7 @@ export interface OwnWays {
   currency: string;
   /** IANA: the clock of what names no zone */
   zone: string;
+  hourCycle: 12 | 24;
   /** in milliseconds: what was before it is over */
   now: number;
   fields: readonly CustomFieldData[];

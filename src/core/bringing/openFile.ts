@@ -7,12 +7,14 @@ import { kindOfTable, matchColumns, type Columns, type TableKind } from './colum
 import { decodeText, type Decoded } from './decodeText';
 import { invoiceInRows, invoiceRows } from './invoicesInTable';
 import { paymentInRow } from './paymentInRow';
-import { readTable, type Table } from './readTable';
+import { MOST_BYTES } from './limits';
+import { readTable, type Table, type TableRow } from './readTable';
 
-/** A file that is brought in is at most so long, in bytes. */
-export const MOST_BYTES = 20_000_000;
 /** More cards than these in one file are told before any is read. */
 const MOST_CARDS = 50_000;
+
+/** So much is told of a row that nothing can be made of. */
+const MOST_SAID = 120;
 
 /** A file that is none of ours, or too large; the message says so to whoever brought it. */
 export class NoSuchFile extends Error {}
@@ -117,9 +119,15 @@ function openTable(table: Table, encoding: Decoded['encoding'], own: OwnWays): O
       ? invoiceRows(table, columns as Columns<'invoice'>)
       : table.rows.map((row) => [row]);
   }
-  function readOne(
-    rows: readonly Table['rows'][number][],
-    { kind: of, columns }: ReadAs,
+  function readOne(rows: readonly TableRow[], { kind: of, columns }: ReadAs, mends?: Mends): BroughtRow {
+    const read = readAs(rows, of, columns, mends);
+    const says = rows[0]!.cells.filter(Boolean).join(', ').slice(0, MOST_SAID);
+    return read.facts || !says ? read : { ...read, says };
+  }
+  function readAs(
+    rows: readonly TableRow[],
+    of: TableKind,
+    columns: ReadAs['columns'],
     mends?: Mends,
   ): BroughtRow {
     switch (of) {

@@ -9,6 +9,7 @@ const OWN: OwnWays = {
   locale: 'en-GB',
   currency: 'GBP',
   zone: 'Europe/London',
+  hourCycle: 24,
   now: Date.parse('2026-11-25T09:00:00Z'),
   fields: [],
   services: [],

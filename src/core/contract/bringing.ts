@@ -122,8 +122,8 @@ export interface Match {
   row: number;
   /** clients that it may be, or be of, the surest first, each by what it was found */
   clients: { key: string; name: string; by: 'email' | 'number' | 'name' | 'last name' }[];
-  /** what has its mark: an invoice by its key with what is open on it, or a visit */
-  there?: { key: string; client: string; open?: number };
+  /** what has its mark: an invoice by its key with what is open on it, or a visit; and whose it is */
+  there?: { key: string; client: string; client_key: string; open?: number };
 }
 
 /** What the columns of such a table were taken for the last time: asked of `/api/bringing/columns`. */

@@ -162,6 +162,11 @@ it('what is there is told: by an address of a client or of their people, a numbe
     ],
   });
   expect(asked?.clients).toMatchObject([{ key: 'hartigan', by: 'name' }]);
+  const [perhaps] = await matchesOf(imke, {
+    kind: 'booking',
+    rows: [{ row: 1, emails: [], phones: [], names: ['Hartigan, the grand'] }],
+  });
+  expect(perhaps?.clients).toMatchObject([{ key: 'hartigan', by: 'last name' }]);
   const phone = (known.phone ?? known.mobile)!;
   const [rung] = await matchesOf(imke, {
     kind: 'client',

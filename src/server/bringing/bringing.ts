@@ -35,10 +35,12 @@ const MOST_LISTED = 20;
 /** What files are read with. */
 export const ownWays = forMember(async (member: CurrentMember): Promise<OwnWays> => {
   const { locale, own, ways } = await formChoices(member);
+  const { business } = await businessBook(member.business_id);
   return {
     locale,
     currency: own.currency,
     zone: own.zone,
+    hourCycle: business.hour_cycle === 12 ? 12 : 24,
     fields: [...own.fields],
     now: now(),
     services: ways.services.map(({ name, minutes }) => ({ name, ...(minutes ? { minutes } : {}) })),

@@ -27,6 +27,10 @@ export function ClientsStep({ clients, more, owner }: Props) {
           onMade={(now) => setMade((before) => [...before, ...now.made])}
           onTyped={setTyped}
         />
+        <p>
+          What you have in a file, a table or cards, <Link href="/settings/bring-in">is brought in</Link> at
+          once.
+        </p>
         {all.length > 0 && (
           <>
             <h2>There {all.length === 1 ? 'is' : 'are'}</h2>

@@ -16,6 +16,7 @@ const PAGES = [
   ['/templates/letterhead', 'Letterhead', 'what stands around them'],
   ['/templates/arrange', 'Groups', 'how templates are sorted'],
   ['/templates/rights', 'Rights', 'who may change what everyone writes with'],
+  ['/settings/bring-in', 'Bring in', 'clients, visits and invoices from files'],
   ['/settings/removed', 'Removed', 'records that can be put back'],
 ] as const;
 

@@ -1,6 +1,7 @@
 'use client';
 
 import { useState } from 'react';
+import { clearFilesHere } from '../bringing/fileHere';
 import { clearKeptHere } from '../forms/keptHere';
 import { clearTypedWords } from '../templates/useTypedWords';
 import { clearDrafts, listDrafts } from '../writing/drafts';
@@ -21,6 +22,7 @@ export function SignOutButton() {
     if (!answer?.ok) return setFailed(true);
     await clearDrafts();
     await clearTemplatesHere();
+    await clearFilesHere();
     clearTypedWords();
     clearKeptHere();
     window.location.assign('/sign-in');

@@ -32,7 +32,7 @@ export async function clientMatches(
      reached as (
        select client.id as client_id, how.* from client,
          lateral (values ('email', lower(client.email)), ('number', digits(client.phone)), ('number', digits(client.mobile)),
-           ('name', lower(client.name)), ('last name', lower(substring(client.name from ' (\S{3,})$'))),
+           ('name', lower(client.name)), ('last name', lower(substring(client.name from ' ([^ ]{3,})$'))),
            ('name', lower(nullif(concat_ws(' ', client.given_name, client.family_name), client.given_name)))) how(by, said)
        where client.business_id = $business_id and how.said is not null
        union all
@@ -66,8 +66,14 @@ export async function markedOnes(
   if (marks.length === 0 || kind === 'client') return new Map();
   const [table, column, open] =
     kind === 'booking' ? ['booking', 'uid', ''] : ['invoice', 'number', ', (total - paid)::bigint as open'];
-  const rows = await sequelize.query<{ mark: string; key: string; client: string; open?: number }>(
-    `select ${table}.${column} as mark, ${table}.key, client.name as client${open} from ${table}
+  const rows = await sequelize.query<{
+    mark: string;
+    key: string;
+    client: string;
+    client_key: string;
+    open?: number;
+  }>(
+    `select ${table}.${column} as mark, ${table}.key, client.name as client, client.key as client_key${open} from ${table}
      join client on client.business_id = ${table}.business_id and client.id = ${table}.client_id
      where ${table}.business_id = $business_id and ${table}.${column} = any($marks)
        ${kind === 'payment' ? "and invoice.status = 'sent'" : ''}`,
