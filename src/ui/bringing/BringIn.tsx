@@ -4,6 +4,7 @@ import { useEffect, useRef, useState, type DragEvent } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import type { BroughtKind, OwnWays } from '../../core/bringing/brought';
+import { capital } from '../../core/describe/capital';
 import type { TableKind } from '../../core/bringing/columns';
 import type { BringingState, ListedBringing } from '../../core/contract/bringing';
 import { BroughtFiles } from './BroughtFiles';
@@ -145,6 +146,14 @@ export function BringIn({ owner, own, words, latest }: Props) {
               </p>
             ))}
             <p role="status">{brought.busy ?? inWords(counted!, called[file.kind])}</p>
+            {brought.unlooked && (
+              <p className="problem" role="alert">
+                What is there already could not be looked for.{' '}
+                <button type="button" className="btn btn-link" onClick={brought.lookAgain}>
+                  Look again
+                </button>
+              </p>
+            )}
           </section>
           <section className="form-part" aria-label="What it says">
             <RowList file={file} brought={brought} fields={own.fields} />
@@ -152,7 +161,12 @@ export function BringIn({ owner, own, words, latest }: Props) {
           <div className="letter-foot">
             <div className="foot-line">
               <Button
-                disabled={given !== undefined || brought.busy !== undefined || counted!.comes === 0}
+                disabled={
+                  given !== undefined ||
+                  brought.busy !== undefined ||
+                  brought.unlooked ||
+                  counted!.comes === 0
+                }
                 onClick={() => void bringIn()}
               >
                 {counted!.comes === 0
@@ -201,7 +215,7 @@ function amount(many: number, { one, many: several }: KindWords): string {
 function inWords({ comes, there, unclear, 'left out': out }: Counted, called: KindWords): string {
   const are = (n: number) => (n === 1 ? 'is' : 'are');
   return [
-    `${amount(comes, called)} ${comes === 1 ? 'comes' : 'come'} in`,
+    `${capital(amount(comes, called))} ${comes === 1 ? 'comes' : 'come'} in`,
     there > 0 && `${there} ${are(there)} there already`,
     unclear > 0 && `${unclear} ${unclear === 1 ? 'stays' : 'stay'} out until something is said`,
     out > 0 && `${out} ${are(out)} left out`,

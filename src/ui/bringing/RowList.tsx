@@ -11,6 +11,13 @@ import type { Brought, BroughtFile } from './useBroughtFile';
 const SHOWN = ['doubtful', 'there', 'all'] as const;
 type Shown = (typeof SHOWN)[number];
 
+/** Which rows are listed, by their places, and for what. */
+interface View {
+  key: string;
+  isFound: boolean;
+  listed: number[];
+}
+
 interface Props {
   file: BroughtFile;
   brought: Brought;
@@ -31,16 +38,20 @@ export function RowList({ file, brought, fields }: Props) {
     }
     return { doubtful, there, all: file.rows.length };
   }, [file.rows, stateOf]);
-  // Mended, a row stays where it is until it is looked anew. What was found late comes in.
-  const key = [shown, looked, brought.busy === undefined, file.name, file.kind, file.rows.length].join(' ');
-  const [view, setView] = useState<{ key: string; listed: number[] }>({ key: '', listed: [] });
-  if (view.key !== key) {
+  // What was mended or decided stays where it is until it is looked anew.
+  const key = [shown, looked, file.name, file.kind, file.rows.length].join(' ');
+  const isFound = brought.busy === undefined;
+  const isTouched = (row: number) =>
+    [brought.mendsOf(row), brought.decisionOf(row)].some((said) => Object.keys(said).length > 0);
+  const [view, setView] = useState<View>({ key: '', isFound, listed: [] });
+  if (view.key !== key || view.isFound !== isFound) {
+    const before = new Set(view.key === key ? view.listed : []);
     const listed = file.rows.flatMap((row, at) => {
       const { state } = stateOf(row);
       const isIn = shown === 'all' || (shown === 'there' ? state === 'there' : isDoubtful(row, state));
-      return isIn ? [at] : [];
+      return isIn || (before.has(at) && isTouched(row.row)) ? [at] : [];
     });
-    setView({ key, listed });
+    setView({ key, isFound, listed });
   }
   const { listed } = view;
   const words: Record<Shown, string> = {

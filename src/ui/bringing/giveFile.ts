@@ -17,7 +17,7 @@ export interface Given {
 export type GivenTo = { state: BringingState } | { trouble: string };
 
 /** Tried again after so many milliseconds while there is no connection. */
-const PAUSES = [1_000, 2_000, 4_000, 8_000];
+const PAUSES = [1_000, 2_000, 4_000];
 
 /**
  * Gives the server a file's rows, some at a time, and lets them come in when all are there. Where it stopped it is gone on with: the

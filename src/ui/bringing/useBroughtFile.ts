@@ -39,6 +39,9 @@ export interface Brought {
   /** it is being read, or looked for in the business */
   busy?: string | undefined;
   trouble?: string | undefined;
+  /** what is there already is not known of all of it: nothing comes in before */
+  unlooked: boolean;
+  lookAgain: () => void;
   stateOf: (row: ReadRow) => RowState;
   mendsOf: (row: number) => Mends;
   decisionOf: (row: number) => Decision;
@@ -60,6 +63,7 @@ export function useBroughtFile(owner: string, own: OwnWays, bookingWord: string)
   const [busy, setBusy] = useState<string>();
   const [trouble, setTrouble] = useState<string>();
   const [found, setFound] = useState<ReadonlyMap<number, Match>>(new Map());
+  const [unlooked, setUnlooked] = useState(false);
   const [mends, setMends] = useState<ReadonlyMap<number, Mends>>(new Map());
   const [decisions, setDecisions] = useState<ReadonlyMap<number, Decision>>(new Map());
   /** what is asked for a former file, or its former reading, is not shown */
@@ -84,16 +88,16 @@ export function useBroughtFile(owner: string, own: OwnWays, bookingWord: string)
   /** Looks for rows in the business, some at a time; what was found shows at once. */
   const look = useCallback(async (kind: BroughtKind, rows: readonly BroughtRow[], mine: number) => {
     const asked = rows.flatMap((row) => askedOf(kind, row as never) ?? []);
+    setUnlooked(false);
     for (let from = 0; from < asked.length; from += ROWS_AT_ONCE) {
-      setBusy(`Looked for ${from} of ${asked.length} among what is there …`);
+      // One that was mended is looked for while others are.
+      if (rows.length > 1) setBusy(`Looked for ${from} of ${asked.length} among what is there …`);
       const part = asked.slice(from, from + ROWS_AT_ONCE);
       const answer = await askServer<{ matches: Match[] }>('/api/bringing/matches', { kind, rows: part });
       if (turn.current !== mine) return;
       if ('offline' in answer || answer.status !== 200) {
-        setBusy(undefined);
-        return setTrouble(
-          'What is there already could not be looked for. Choose the file again when there is a connection.',
-        );
+        if (rows.length > 1) setBusy(undefined);
+        return setUnlooked(true);
       }
       const told = answer.body.matches;
       const asking = new Set(part.map(({ row }) => row));
@@ -103,7 +107,7 @@ export function useBroughtFile(owner: string, own: OwnWays, bookingWord: string)
         return next;
       });
     }
-    if (turn.current === mine) setBusy(undefined);
+    if (turn.current === mine && rows.length > 1) setBusy(undefined);
   }, []);
 
   const read = useCallback(
@@ -195,6 +199,10 @@ export function useBroughtFile(owner: string, own: OwnWays, bookingWord: string)
     file,
     busy,
     trouble,
+    unlooked,
+    lookAgain: () => {
+      if (file) void look(file.kind, file.rows, turn.current);
+    },
     stateOf,
     mendsOf: (row) => mends.get(row) ?? {},
     decisionOf: (row) => decisions.get(row) ?? {},
