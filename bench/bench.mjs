@@ -1,7 +1,7 @@
 #!/usr/bin/env node
 // npm run bench: a business of 5,000 clients and some 600 templates, its pages on the server and the writing page in a
 // browser, a template in pencil. npm run bench -- fill: the filling core beside template libraries. npm run bench -- hostile: texts that a
-// reader could be slow on; -- pages [clients]: every page on the server, in a small and in a large business; -- sending: the worker beside a kept connection; -- spam: a filter. Prints what it measured; nothing passes or
+// reader could be slow on; -- bringing: a file of clients; -- pages [clients]: every page on the server, in a small and in a large business; -- sending: the worker beside a kept connection; -- spam: a filter. Prints what it measured; nothing passes or
 // fails here.
 import { readFile, rm } from 'node:fs/promises';
 import path from 'node:path';
@@ -18,6 +18,7 @@ import { Processes } from '../bin/setup/processes.mjs';
 import { ROOT } from '../bin/setup/root.mjs';
 import { saying } from '../bin/setup/sentence.mjs';
 import { environmentFor } from '../bin/setup/settings.mjs';
+import { measureBringing } from './bringing.mjs';
 import { measureSpam } from './spam/spam.mjs';
 import { measurePencil } from './pencil.mjs';
 import { measureSlowPhone } from './slowPhone.mjs';
@@ -31,7 +32,7 @@ const cleanUps = [];
 
 const [what, ...names] = process.argv.slice(2);
 
-const WHAT = { fill: filling, hostile, pages, sending, spam };
+const WHAT = { bringing, fill: filling, hostile, pages, sending, spam };
 
 await saying(async () => {
   try {
@@ -117,7 +118,8 @@ async function run(args, env = process.env) {
   if (code !== 0) process.exitCode = 1;
 }
 
-async function main() {
+/** A fresh database, and what starts the application on it. */
+async function prepared() {
   const { url, ownerUrl } = await database();
   const [port, smtp, http] = [await freePort(), await freePort(), await freePort()];
   const settings = {
@@ -130,16 +132,25 @@ async function main() {
   };
   const environment = environmentFor(settings, url);
   await prepareDatabase(environment, '--demonstration', ownerUrl);
-  await run(['--expose-gc', await bundle('bench/pages.ts')], {
-    ...environment,
-    DATABASE_OWNER_URL: ownerUrl,
-  });
-  await ensureBuild('.next', environment);
-  const processes = new Processes(path.join(DATA_DIR, 'logs'), () => undefined);
-  cleanUps.push(() => processes.stop());
-  await startApplication({ processes, environment });
-  const base = `http://127.0.0.1:${port}`;
-  const browser = await ensureChromium();
+  const start = async () => {
+    await ensureBuild('.next', environment);
+    const processes = new Processes(path.join(DATA_DIR, 'logs'), () => undefined);
+    cleanUps.push(() => processes.stop());
+    await startApplication({ processes, environment });
+    return { base: `http://127.0.0.1:${port}`, browser: await ensureChromium() };
+  };
+  return { environment: { ...environment, DATABASE_OWNER_URL: ownerUrl }, start };
+}
+
+async function bringing() {
+  const { base, browser } = await (await prepared()).start();
+  console.log(await measureBringing(base, browser));
+}
+
+async function main() {
+  const { environment, start } = await prepared();
+  await run(['--expose-gc', await bundle('bench/pages.ts')], environment);
+  const { base, browser } = await start();
   console.log(await measureWriting(base, browser));
   console.log(await measurePencil(base, browser));
   console.log(await measureSlowPhone(base, browser));

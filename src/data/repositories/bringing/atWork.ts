@@ -39,7 +39,7 @@ async function bringNext(
   { business_id, id, kind }: AtWork,
   today: string,
 ): Promise<void> {
-  const { sequelize, models } = database;
+  const { sequelize } = database;
   const bind = { business_id, id };
   const [next] = await sequelize.query<{ position: number; rows: ComingRow<never>[] }>(
     `delete from brought_rows where business_id = $business_id and bringing_id = $id and position =
@@ -49,9 +49,17 @@ async function bringNext(
   );
   if (!next) return setState(database, { business_id, id }, 'in');
   const { came, leftOver } = await COME_IN[kind](database, business_id, next.rows, today);
-  const first = next.position * 1_000;
-  await models.brought_record.bulkCreate(
-    came.map((one, i) => ({ ...one, business_id, bringing_id: id, position: first + i })),
+  await sequelize.query(
+    `insert into brought_record (business_id, bringing_id, position, record_id, version, before)
+     select $business_id::uuid, $id::uuid, $first + place, record_id, version, before
+     from jsonb_to_recordset($came::jsonb) as one(place integer, record_id uuid, version integer, before jsonb)`,
+    {
+      bind: {
+        ...bind,
+        first: next.position * 1_000,
+        came: JSON.stringify(came.map((one, place) => ({ ...one, place }))),
+      },
+    },
   );
   await advance(database, { business_id, id }, next.rows.length, leftOver);
 }

@@ -52,11 +52,16 @@ async function clientsComeIn(
   );
   const clients = rows.map(({ facts }, i) => ({
     ...columnsOf(CLIENT, { since: today, ...facts }),
-    business_id,
     id: randomUUID(),
     key: keys[i]!,
   }));
-  await database.models.client.bulkCreate(clients as never);
+  // One statement: what makes rows of objects takes longer than the database with them.
+  const names = ['id', 'key', ...CLIENT].join(', ');
+  await database.sequelize.query(
+    `insert into client (business_id, ${names})
+     select $business_id::uuid, ${names} from jsonb_populate_recordset(null::client, $clients::jsonb)`,
+    { bind: { business_id, clients: JSON.stringify(clients) } },
+  );
   return { came: clients.map(({ id }) => ({ record_id: id, version: 1 })), leftOver: [] };
 }
 
