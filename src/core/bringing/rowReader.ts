@@ -25,7 +25,8 @@ export class RowReader<Column extends string> {
     this.#own = own;
     for (const message of row.problems) this.doubts.push({ column: '', words: '', message });
     columns.forEach((column, i) => {
-      const words = row.cells[i] ?? '';
+      // Where a cell was made harmless for spreadsheets, as ours are, it says what stands behind the apostrophe.
+      const words = (row.cells[i] ?? '').replace(/^'(?=[=+\-@])/, '');
       if (column && words) this.#said.set(column, { words, head: table.header[i] ?? '' });
     });
     for (const [fact, words] of Object.entries(mends)) {
