@@ -61,6 +61,7 @@ const PARTS: Readonly<Record<string, Readonly<Record<string, string>>>> = {
   '/api/templates/[key]/versions': { key: 'first-reminder' },
   '/api/templates/[key]/versions/[version]': { key: 'first-reminder', version: '1' },
   '/ask/[token]': { token: 'no-such-form' },
+  '/calendar/[token]': { token: 'no-such-calendar' },
   '/clients/[key]': { key: 'hartigan' },
   '/clients/[key]/change': { key: 'hartigan' },
   '/clients/[key]/merge': { key: 'hartigan' },
@@ -170,6 +171,9 @@ export const BODIES: Readonly<Record<string, object>> = {
     item_label: 'item',
     booking_label: 'visit',
   },
+  // Of no sort there is: nobody's address changes.
+  'POST /api/business/calendar': { act: 'none of ours' },
+  'POST /api/business/invitations': {},
   'PUT /api/business/set-up': { step: 'trial', as: 'skipped' },
   'POST /api/clients': { clients: [{ name: 'Nobody', kind: 'none of ours', email: 'no address' }] },
   'POST /api/records/[kind]': { ...NOBODY, id: '00000000-0000-4000-8000-000000000000' },

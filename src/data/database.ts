@@ -1,6 +1,6 @@
 import { AsyncLocalStorage } from 'node:async_hooks';
 import pg from 'pg';
-import { Sequelize, type QueryOptions, type Transaction } from 'sequelize';
+import { Sequelize, Transaction, type QueryOptions, type TransactionOptions } from 'sequelize';
 import { table, type TableOf } from './column';
 import { BRINGING, BROUGHT_RECORD, BROUGHT_ROWS } from './models/bringing';
 import { BUSINESS, CUSTOM_FIELD, LINK, PARTNER } from './models/business';
@@ -75,6 +75,8 @@ export interface Database {
   inBusiness<T>(business_id: string, work: () => Promise<T>): Promise<T>;
   /** The same for all businesses at once: for what is not one's, as signing in. */
   acrossBusinesses<T>(work: () => Promise<T>): Promise<T>;
+  /** Reads of one business what was there at one moment, however long that takes. */
+  inSnapshot<T>(business_id: string, work: () => Promise<T>): Promise<T>;
   /** Keeps all of something or nothing; within a transaction it is a part of it that can fail alone. */
   inTransaction<T>(work: () => Promise<T>): Promise<T>;
   close(): Promise<void>;
@@ -145,27 +147,37 @@ export function openDatabase(
   const models = Object.fromEntries(
     Object.entries(TABLES).map(([name, columns]) => [name, table(sequelize, name, columns as never)]),
   ) as unknown as Models;
-  const inTransaction = <T>(work: () => Promise<T>, business = open.getStore()?.business): Promise<T> => {
+  const inTransaction = <T>(
+    work: () => Promise<T>,
+    business = open.getStore()?.business,
+    more: TransactionOptions = {},
+  ): Promise<T> => {
     const parent = open.getStore()?.transaction;
-    return sequelize.transaction(parent ? { transaction: parent } : {}, (transaction) =>
+    return sequelize.transaction({ ...more, ...(parent ? { transaction: parent } : {}) }, (transaction) =>
       open.run({ transaction, business }, work),
     );
   };
-  const workFor = <T>(business: string, work: () => Promise<T>): Promise<T> => {
+  const workFor = <T>(business: string, work: () => Promise<T>, more?: TransactionOptions): Promise<T> => {
     const within = open.getStore()?.business;
     if (within === business) return work();
     if (within !== undefined) throw new Error('Work for one business cannot ask for another.');
-    return inTransaction(async () => {
-      await sequelize.query("select set_config('fairquill.business', $business, true)", {
-        bind: { business },
-      });
-      return work();
-    }, business);
+    return inTransaction(
+      async () => {
+        await sequelize.query("select set_config('fairquill.business', $business, true)", {
+          bind: { business },
+        });
+        return work();
+      },
+      business,
+      more,
+    );
   };
   return {
     sequelize,
     models,
-    inBusiness: workFor,
+    inBusiness: (business, work) => workFor(business, work),
+    inSnapshot: (business, work) =>
+      workFor(business, work, { isolationLevel: Transaction.ISOLATION_LEVELS.REPEATABLE_READ }),
     acrossBusinesses: (work) => workFor(EVERY, work),
     inTransaction: (work) => inTransaction(work),
     close: () => sequelize.close(),

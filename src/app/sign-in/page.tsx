@@ -4,6 +4,7 @@ import { redirect } from 'next/navigation';
 import { COUNTRIES } from '../../core/records/countryDefaults';
 import { demonstrationMembers } from '../../server/signIn/demonstrationMembers';
 import { isNobodyHere } from '../../server/settingUp/makeBusiness';
+import { isInvitation } from '../../server/settingUp/invitations';
 import { BeginForm } from '../../ui/settingUp/BeginForm';
 import { SignInForm } from '../../ui/signIn/SignInForm';
 import { signedIn } from '../session';
@@ -13,17 +14,30 @@ export const metadata: Metadata = { title: 'Sign in' };
 export default async function SignInPage({
   searchParams,
 }: {
-  searchParams: Promise<{ to?: string | string[] }>;
+  searchParams: Promise<{ to?: string | string[]; invited?: string | string[] }>;
 }) {
-  const { to } = await searchParams;
+  const { to, invited } = await searchParams;
   const target = ownPath(to);
   if (await signedIn()) redirect(target);
+  const isFirst = await isNobodyHere();
+  const invitation = typeof invited === 'string' ? invited : undefined;
+  const isInvited = invitation !== undefined && (await isInvitation(invitation));
   return (
     <main className="sign-in">
-      {(await isNobodyHere()) ? (
-        <BeginForm countries={countries()} country={await likelyCountry()} />
+      {isFirst || isInvited ? (
+        <BeginForm
+          countries={countries()}
+          country={await likelyCountry()}
+          invited={isFirst ? undefined : invitation}
+        />
       ) : (
-        <SignInForm to={target} demonstration={await demonstrationMembers()} />
+        <SignInForm
+          to={target}
+          demonstration={await demonstrationMembers()}
+          note={
+            invitation === undefined ? undefined : 'This invitation was used, or is too old. Ask for another.'
+          }
+        />
       )}
     </main>
   );

@@ -19,8 +19,13 @@ export const NEW_BUSINESS = object({
   /** what the browser says of its user: BCP 47, IANA */
   languages: array(string().required().max(100)).max(20),
   timeZone: string().max(100),
+  /** what an invitation is known by, where there is a business already */
+  invited: string().max(100),
 }).noUnknown();
 export type NewBusiness = InferType<typeof NEW_BUSINESS>;
+
+/** An invitation is good for so many days. */
+export const INVITED_FOR_DAYS = 7;
 
 /** The pages of setting up, in their order. */
 export const SET_UP_STEPS = ['business', 'member', 'sending', 'clients', 'templates', 'trial'] as const;

@@ -17,6 +17,11 @@ export interface CalendarBooking {
   notes?: string | undefined;
 }
 
+/** What tells a booking in every calendar, as long as it is there. */
+export function uidOfBooking(business_id: string, key: string): string {
+  return `${key}.${business_id}@fair-quill`;
+}
+
 const STATUS: Readonly<Record<string, string>> = { tentative: 'TENTATIVE', cancelled: 'CANCELLED' };
 
 /**

@@ -11,6 +11,8 @@ export interface ArchiveTable {
   columns: string[];
   /** those by which rows are told, in their order */
   key: string[];
+  /** a number that the database gives each row: their order */
+  counted?: string | null;
 }
 
 /** Every table that a business has rows in, in an order in which rows may be written: what is pointed at comes first. */
@@ -21,6 +23,7 @@ export async function archiveTables({ sequelize }: Database): Promise<ArchiveTab
          and attgenerated = '' and attidentity = '' order by attnum) as columns,
        array(select attname::text from pg_index join pg_attribute on attrelid = class.oid and attnum = any (indkey)
          where indrelid = class.oid and indisprimary order by array_position(indkey::int[], attnum::int)) as key,
+       (select attname::text from pg_attribute where attrelid = class.oid and attidentity <> '') as counted,
        array(select distinct other.relname::text from pg_constraint join pg_class other on other.oid = confrelid
          where conrelid = class.oid and contype = 'f' and confrelid <> class.oid and not condeferrable) as points_at
      from pg_class class join pg_namespace on pg_namespace.oid = relnamespace

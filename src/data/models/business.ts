@@ -1,7 +1,7 @@
 import { CHOICES } from '../../core/records/catalogue/choices';
 import type { SetUp } from '../../core/contract/settingUp';
 import type { AddressData, Custom } from '../../core/records/recordsFile';
-import { dates, json, key, maybe, oneOf, or, text, texts, uuid, whole, wholes } from '../column';
+import { dates, json, key, maybe, oneOf, or, text, texts, uuid, whole, wholes, yesNo } from '../column';
 
 export const BUSINESS = {
   id: key(uuid()),
@@ -28,6 +28,8 @@ export const BUSINESS = {
   custom: or(json<Custom>(), {}),
   version: or(whole(), 1),
   set_up: maybe(json<SetUp>()),
+  /** its owners may invite others to make a business here */
+  invites: or(yesNo(), false),
 };
 
 export const CUSTOM_FIELD = {

@@ -16,6 +16,7 @@ export async function clientsAfter(
   business_id: string,
   after: string,
   count: number,
+  mostEnquiries = count,
 ): Promise<ClientsAfter> {
   const select = <Row extends object>(sql: string, bind: object) =>
     sequelize.query<Row>(sql, { bind: { business_id, ...bind }, type: QueryTypes.SELECT });
@@ -27,8 +28,8 @@ export async function clientsAfter(
     ? []
     : await select<{ id: string }>(
         `select id from enquiry where business_id = $business_id and client_id is null
-         order by received_at desc limit $count::int`,
-        { count },
+         order by received_at desc limit $most::int`,
+        { most: mostEnquiries },
       );
   return {
     ids: rows.slice(0, count).map(({ id }) => id),

@@ -3,6 +3,7 @@ import { openDatabase } from '../../data/database';
 import { inSentence } from '../../data/databaseError';
 import { picturesOfBusiness, type Picture } from '../../data/repositories/pictures';
 import { recordsOfBusiness } from '../../data/repositories/recordsOfBusiness';
+import { businessByKey } from '../businessByKey';
 import { withPicturesNamed } from './exportPictures';
 
 /** A business's records, and the pictures in them by the names that the records have for them. */
@@ -19,19 +20,7 @@ export interface Exported {
 export async function exportRecords(url: string, key?: string): Promise<Exported> {
   const database = openDatabase(url, { connections: 5, across: true });
   try {
-    const found = (await database.models.business.findAll({
-      attributes: ['id', 'key'],
-      ...(key === undefined ? {} : { where: { key } }),
-      raw: true,
-    })) as unknown as { id: string; key: string }[];
-    const [only] = found;
-    if (!only)
-      throw new Error(key === undefined ? 'There is no business yet.' : `There is no business “${key}”.`);
-    if (found.length > 1) {
-      throw new Error(
-        `There are several businesses: name one with --business, of ${found.map((one) => one.key).join(', ')}.`,
-      );
-    }
+    const only = await businessByKey(database, key);
     const records = (await recordsOfBusiness(database, only.id))!;
     const sources = new Set<string>();
     withPicturesNamed(records, (source) => (sources.add(source), source));

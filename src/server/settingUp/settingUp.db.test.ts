@@ -1,4 +1,4 @@
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest';
 import type { NewBusiness } from '../../core/contract/settingUp';
 import type { OwnDetails } from '../../core/contract/records/ownDetails';
 import { temporaryDatabase, type TemporaryDatabase } from '../../data/test/temporaryDatabase';
@@ -10,10 +10,12 @@ import { keepMemberDetails, memberDetails } from '../settings/memberDetails';
 import { keepOwnDetails, ownDetails } from '../settings/ownDetails';
 import { currentMember, type CurrentMember } from '../signIn/currentMember';
 import { NotAllowed } from '../signIn/rights';
+import { giveNewPassword } from '../signIn/newPassword';
 import { signIn } from '../signIn/signIn';
 import { templatesByGroup } from '../templates/templatesByGroup';
 import { firstTrial } from './firstTrial';
-import { isNobodyHere, makeFirstBusiness } from './makeBusiness';
+import { invite, isInvitation, mayInvite } from './invitations';
+import { isNobodyHere, makeBusiness } from './makeBusiness';
 import { noteStep, settingUp } from './setUp';
 
 const ASKED: NewBusiness = {
@@ -30,13 +32,10 @@ let ada: CurrentMember;
 beforeAll(async () => {
   database = await temporaryDatabase();
   process.env.DATABASE_URL = database.url;
-  const both = await Promise.all([
-    makeFirstBusiness(ASKED),
-    makeFirstBusiness({ ...ASKED, name: 'Another' }),
-  ]);
-  const [session, ...more] = both.filter((one) => one !== undefined);
+  const both = await Promise.all([makeBusiness(ASKED), makeBusiness({ ...ASKED, name: 'Another' })]);
+  const [made, ...more] = both.flatMap((one) => (one.result === 'made' ? one.session : []));
   expect(more).toEqual([]);
-  ada = (await currentMember(session!.token))!;
+  ada = (await currentMember(made!.token))!;
 });
 
 afterAll(async () => {
@@ -48,7 +47,7 @@ describe('the first business', () => {
   it('is made once, with its owner signed in', async () => {
     expect(ada).toMatchObject({ full_name: 'Ada Reyes', role: 'owner', words: { booking: 'booking' } });
     expect(await isNobodyHere()).toBe(false);
-    expect(await makeFirstBusiness(ASKED)).toBeUndefined();
+    expect(await makeBusiness(ASKED)).toEqual({ result: 'closed' });
     expect(await signIn('ADA@quay.example', 'a few good words')).toHaveProperty('token');
   });
 
@@ -74,6 +73,66 @@ describe('the first business', () => {
       'See you soon',
       'All done',
     ]);
+  });
+});
+
+describe('another business', () => {
+  const OTHER: NewBusiness = { ...ASKED, full_name: 'Bo Lind', email: 'bo@lind.example' };
+
+  it('is made by whoever an owner of the first one invited, once', async () => {
+    expect(await mayInvite(ada)).toBe(true);
+    const invited = await invite(ada);
+    expect(await isInvitation(invited)).toBe(true);
+    expect(await isInvitation('nobody invited')).toBe(false);
+    // An address is one person's: the invitation is good still.
+    expect(await makeBusiness({ ...OTHER, email: 'ADA@quay.example', invited })).toEqual({ result: 'known' });
+    const both = await Promise.all([
+      makeBusiness({ ...OTHER, invited }),
+      makeBusiness({ ...OTHER, email: 'other@lind.example', invited }),
+    ]);
+    expect(both.map(({ result }) => result).sort()).toEqual(['closed', 'made']);
+    expect(await isInvitation(invited)).toBe(false);
+    const made = both.find((one) => one.result === 'made') as Extract<
+      (typeof both)[number],
+      { session: unknown }
+    >;
+    const bo = (await currentMember(made.session.token))!;
+    expect(bo).toMatchObject({ full_name: 'Bo Lind', role: 'owner' });
+    expect(bo.business_id).not.toBe(ada.business_id);
+    // Called the same, it is told by its key.
+    expect((await listRecords(bo, 'client')).entries).toEqual([]);
+    expect((await templatesByGroup(bo)).length).toBeGreaterThan(3);
+    expect(await mayInvite(bo)).toBe(false);
+    await expect(invite(bo)).rejects.toThrow(NotAllowed);
+    await expect(invite({ ...ada, role: 'member' })).rejects.toThrow(NotAllowed);
+  });
+
+  it('is not made with an invitation that is too old', async () => {
+    const invited = await invite(ada);
+    const week = vi.spyOn(Date, 'now').mockReturnValue(Date.now() + 8 * 86_400_000);
+    try {
+      expect(await isInvitation(invited)).toBe(false);
+      expect(await makeBusiness({ ...OTHER, email: 'late@lind.example', invited })).toEqual({
+        result: 'closed',
+      });
+    } finally {
+      week.mockRestore();
+    }
+  });
+});
+
+describe('a new password', () => {
+  it('is for whoever signs in with the address, and ends where they were signed in', async () => {
+    const session = await signIn('ada@quay.example', 'a few good words');
+    const token = (session as { token: string }).token;
+    expect(await currentMember(token)).toBeDefined();
+    const password = await giveNewPassword(database.url, 'ADA@quay.example');
+    expect(password).toMatch(/^[a-z2-9]{5}(?:-[a-z2-9]{5}){3}$/);
+    expect(await currentMember(token)).toBeUndefined();
+    expect(await signIn('ada@quay.example', password, 'elsewhere')).toHaveProperty('token');
+    await expect(giveNewPassword(database.url, 'nobody@quay.example')).rejects.toThrow(
+      'Nobody signs in with nobody@quay.example here.',
+    );
   });
 });
 

@@ -14,10 +14,12 @@ interface Props {
   countries: readonly (readonly [code: string, name: string])[];
   /** the likeliest of them */
   country: string;
+  /** what an invitation is known by, where there are others here */
+  invited?: string | undefined;
 }
 
-/** Makes the first business here with its owner, who is signed in then. */
-export function BeginForm({ countries, country }: Props) {
+/** Makes a business here with its owner, who is signed in then. */
+export function BeginForm({ countries, country, invited }: Props) {
   const [trouble, setTrouble] = useState<string>();
   const form = useForm({
     resolver: yupResolver(NEW_BUSINESS),
@@ -33,6 +35,7 @@ export function BeginForm({ countries, country }: Props) {
       ...asked,
       languages: navigator.languages.slice(0, 20),
       timeZone,
+      ...(invited === undefined ? {} : { invited }),
     });
     if ('offline' in answer)
       return setTrouble('There is no connection to the server. What you wrote is still here.');
@@ -50,7 +53,8 @@ export function BeginForm({ countries, country }: Props) {
           Fair Quill<span aria-hidden="true">.</span>
         </h1>
         <p>
-          There is no business here yet. Make yours: it takes a minute, and all of it can be changed later.
+          {invited === undefined ? 'There is no business here yet.' : 'You are invited.'} Make yours: it takes
+          a minute, and all of it can be changed later.
         </p>
         <Field name="name" label="Your business is called" autoComplete="organization" autoFocus />
         <Choice

@@ -17,7 +17,9 @@ const PAGES = [
   ['/templates/arrange', 'Groups', 'how templates are sorted'],
   ['/templates/rights', 'Rights', 'who may change what everyone writes with'],
   ['/settings/bring-in', 'Bring in', 'clients, visits and invoices from files'],
+  ['/settings/take-out', 'Take out', 'everything as one file, and for your calendar'],
   ['/settings/removed', 'Removed', 'records that can be put back'],
+  ['/settings/invite', 'Another business', 'an invitation to make one here'],
 ] as const;
 
 /** The places where things are settled once. */

@@ -11,10 +11,12 @@ interface Props {
   to: string;
   /** members that may be tried out; none outside a demonstration */
   demonstration: { name: string; title: string | null; email: string; password: string }[];
+  /** what is said above */
+  note?: string | undefined;
 }
 
 /** Address and password. What was typed stays when signing in fails. */
-export function SignInForm({ to, demonstration }: Props) {
+export function SignInForm({ to, demonstration, note }: Props) {
   const [problem, setProblem] = useState<{ error: string; field?: string }>();
   const [busy, setBusy] = useState(false);
   const form = useRef<HTMLFormElement>(null);
@@ -46,6 +48,11 @@ export function SignInForm({ to, demonstration }: Props) {
       <h1 className="wordmark">
         Fair Quill<span aria-hidden="true">.</span>
       </h1>
+      {note && (
+        <p className="problem" role="alert">
+          {note}
+        </p>
+      )}
       <Form.Group controlId="email">
         <Form.Label>Email address</Form.Label>
         <Form.Control name="email" type="email" autoComplete="username" autoFocus {...describe('email')} />

@@ -1,0 +1,61 @@
+import { QueryTypes } from 'sequelize';
+import type { Database } from '../database';
+
+/** A letter that is taken out, but for its words. */
+export interface ArchiveLetter {
+  id: string;
+  sequence: number;
+  message_id: string;
+  at: Date;
+  subject: string;
+  language: string | null;
+  from_name: string | null;
+  from_address: string | null;
+  recipients: { role: string; name: string; address: string }[];
+}
+
+const AT_ONCE = 200;
+
+/** The letters of a business that went or came, the oldest first. */
+export async function* archiveLetters(
+  { sequelize }: Pick<Database, 'sequelize'>,
+  business_id: string,
+): AsyncGenerator<ArchiveLetter> {
+  let after = 0;
+  for (;;) {
+    const rows = await sequelize.query<ArchiveLetter>(
+      `select id, sequence, message_id, at, subject, language, from_name, from_address,
+         (select coalesce(jsonb_agg(jsonb_build_object('role', role, 'name', name, 'address', address) order by position), '[]')
+          from message_recipient where message_recipient.business_id = message.business_id and message_recipient.message_id = message.id)
+           as recipients
+       from message where business_id = $business_id and sequence > $after order by sequence limit ${AT_ONCE}`,
+      { bind: { business_id, after }, type: QueryTypes.SELECT },
+    );
+    yield* rows;
+    if (rows.length < AT_ONCE) return;
+    after = rows.at(-1)!.sequence;
+  }
+}
+
+/** The files of a business: their names by what they hold, each with its size. */
+export async function archiveFiles(
+  { sequelize }: Pick<Database, 'sequelize'>,
+  business_id: string,
+): Promise<{ sha256: string; size: number }[]> {
+  return sequelize.query('select sha256, size from file where business_id = $business_id order by sha256', {
+    bind: { business_id },
+    type: QueryTypes.SELECT,
+  });
+}
+
+export async function contentOfFile(
+  { sequelize }: Pick<Database, 'sequelize'>,
+  business_id: string,
+  sha256: string,
+): Promise<Buffer> {
+  const [file] = await sequelize.query<{ content: Buffer }>(
+    'select content from file where business_id = $business_id and sha256 = $sha256',
+    { bind: { business_id, sha256 }, type: QueryTypes.SELECT },
+  );
+  return file?.content ?? Buffer.alloc(0);
+}

@@ -1,0 +1,183 @@
+import { AsyncLocalStorage } from 'node:async_hooks';
+import { Readable } from 'node:stream';
+import { QueryTypes } from 'sequelize';
+import { ZipFile } from 'yazl';
+import { imageSources } from '../../core/fill/write/images';
+import { SCHEMA_DEFAULTS } from '../../core/records/defaults';
+import { keyOfName } from '../../core/template/keyOfName';
+import { inNames } from '../../core/template/naming';
+import { printMarkdown } from '../../core/template/text/printMarkdown';
+import { printTemplate } from '../../core/template/text/printTemplate';
+import {
+  archiveFiles,
+  archiveLetters,
+  contentOfFile,
+  type ArchiveLetter,
+} from '../../data/archive/archiveLetters';
+import { archiveRows } from '../../data/archive/archiveRows';
+import { archiveTables } from '../../data/archive/archiveTables';
+import type { Database } from '../../data/database';
+import { picturesOfBusiness } from '../../data/repositories/pictures';
+import { attachmentsOf } from '../../data/repositories/sending/attachments';
+import { sharedWords } from '../../data/repositories/templates/sharedWords';
+import { compose } from '../../post/compose';
+import { contentFile, HEAD, READ_ME, tableFile, type ArchiveHead } from './archiveForm';
+import { recordsAside } from './recordsAside';
+
+/** Written as they are read: what is packed already does not become smaller. */
+const PACKED = { compress: false };
+
+/**
+ * Takes a business out, whole, as it is at this moment: a zip that other programs can read, and that can be brought back. It is
+ * made while it is read from, so that it takes no more memory however large it is.
+ * @param at in milliseconds
+ */
+export function takeOut(database: Database, business_id: string, at: number): Readable {
+  const zip = new ZipFile();
+  // yazl's own type says less than it is.
+  const out = zip.outputStream as unknown as Readable;
+  (zip as unknown as NodeJS.EventEmitter).on('error', (error: Error) => out.destroy(error));
+  const made = database.inSnapshot(business_id, async () => {
+    const aside = await recordsAside(database, business_id, at);
+    try {
+      zip.addBuffer(Buffer.from(READ_ME), 'READ ME.txt');
+      for (const { name, path } of aside.files) zip.addFile(path, name);
+      await addWords(zip, database, business_id);
+      await addTables(zip, database, business_id, at);
+      await addFiles(zip, database, business_id);
+      await addLetters(zip, database, business_id);
+      zip.end();
+      await ended(out);
+    } finally {
+      await aside.remove();
+    }
+  });
+  made.catch((error: unknown) => out.destroy(error instanceof Error ? error : new Error(String(error))));
+  return out;
+}
+
+function ended(out: Readable): Promise<void> {
+  return new Promise((resolve, reject) => {
+    out.once('end', resolve).once('error', reject);
+    // Whoever asked for it has gone.
+    out.once('close', resolve);
+  });
+}
+
+/** Adds what is made when its turn comes, within the same transaction. */
+function addLater(
+  zip: ZipFile,
+  name: string,
+  make: () => AsyncIterable<string | Buffer>,
+  options = {},
+): void {
+  // The zip reads when it is read: that this is still the work of the snapshot has to be carried along.
+  const within = AsyncLocalStorage.snapshot();
+  zip.addReadStreamLazy(name, options, (given) => {
+    const parts = within(() => make()[Symbol.asyncIterator]());
+    given(
+      null,
+      Readable.from(
+        { [Symbol.asyncIterator]: () => ({ next: () => within(() => parts.next()) }) },
+        { objectMode: false },
+      ),
+    );
+  });
+}
+
+async function addTables(zip: ZipFile, database: Database, business_id: string, at: number): Promise<void> {
+  const ask = <Row extends object>(sql: string) =>
+    database.sequelize.query<Row>(sql, { bind: { business_id }, type: QueryTypes.SELECT });
+  const tables = await archiveTables(database);
+  const counted: ArchiveHead['tables'] = [];
+  for (const table of tables) {
+    const own = table.name === 'business' ? 'id' : 'business_id';
+    const [row] = await ask<{ rows: number }>(
+      `select count(*)::int as rows from ${table.name} where ${own} = $business_id`,
+    );
+    counted.push({ name: table.name, rows: row!.rows });
+    addLater(zip, tableFile(table.name), () => archiveRows(database, business_id, table));
+  }
+  const [business] = await ask<{ name: string }>('select name from business where id = $business_id');
+  const [schema] = await ask<{ name: string }>('select max(name) as name from migration');
+  const head: ArchiveHead = {
+    form: 'Fair Quill archive',
+    version: 1,
+    schema: schema?.name ?? '',
+    business: { id: business_id, name: business!.name },
+    taken_at: new Date(at).toISOString(),
+    tables: counted,
+  };
+  zip.addBuffer(Buffer.from(`${JSON.stringify(head, undefined, 2)}\n`), HEAD);
+}
+
+async function addFiles(zip: ZipFile, database: Database, business_id: string): Promise<void> {
+  for (const { sha256 } of await archiveFiles(database, business_id))
+    addLater(
+      zip,
+      contentFile(sha256),
+      async function* () {
+        yield await contentOfFile(database, business_id, sha256);
+      },
+      PACKED,
+    );
+}
+
+async function addLetters(zip: ZipFile, database: Database, business_id: string): Promise<void> {
+  for await (const letter of archiveLetters(database, business_id)) {
+    const day = letter.at.toISOString().slice(0, 10);
+    const name = `letters/${day} ${keyOfName(letter.subject, 'letter').slice(0, 60)} ${letter.id.slice(0, 8)}.eml`;
+    // Its words are in memory only while it is written.
+    addLater(zip, name, async function* () {
+      yield await asMessage(database, business_id, letter);
+    });
+  }
+}
+
+async function asMessage(
+  database: Database,
+  business_id: string,
+  { id, ...head }: ArchiveLetter,
+): Promise<Buffer> {
+  const [words] = await database.sequelize.query<{ text: string; html: string | null }>(
+    'select text, html from message where business_id = $business_id and id = $id',
+    { bind: { business_id, id }, type: QueryTypes.SELECT },
+  );
+  const { text, html } = words!;
+  const to = (role: string) =>
+    head.recipients.filter((one) => one.role === role).map(({ name, address }) => ({ name, address }));
+  return compose({
+    messageId: `<${head.message_id}>`,
+    date: head.at,
+    from: { name: head.from_name ?? '', address: head.from_address ?? '' },
+    to: to('to'),
+    copies: to('copy'),
+    blindCopies: to('blind copy'),
+    subject: head.subject,
+    text,
+    ...(html ? { html } : {}),
+    language: head.language ?? SCHEMA_DEFAULTS.locale,
+    pictures: await picturesOfBusiness(database, business_id, imageSources(html ?? '')),
+    attachments: await attachmentsOf(database, { business_id, id }),
+  });
+}
+
+/** Templates, passages and signatures as text, those of all members. */
+async function addWords(zip: ZipFile, database: Database, business_id: string): Promise<void> {
+  const shared = await sharedWords(database, business_id);
+  const add = (folder: string, name: string, text: string) =>
+    zip.addBuffer(Buffer.from(text), `${folder}/${name}.md`);
+  const templates = await database.sequelize.query<Parameters<typeof printTemplate>[0] & { key: string }>(
+    `select template.key, version.head, version.document from template join template_version version
+       on version.business_id = template.business_id and version.template_id = template.id and version.version = current_version
+     where template.business_id = $business_id and deleted_at is null order by template.key`,
+    { bind: { business_id }, type: QueryTypes.SELECT },
+  );
+  for (const template of templates) add('templates', template.key, printTemplate(inNames(template, shared)));
+  for (const { key, document } of shared.passages)
+    add('passages', key, printMarkdown(inNames(document, shared)));
+  for (const { key, document } of shared.signatures)
+    add('signatures', key, printMarkdown(inNames(document, shared)));
+  for (const [part, document] of Object.entries(shared.letterhead))
+    add('letterhead', part, printMarkdown(inNames(document, shared)));
+}
