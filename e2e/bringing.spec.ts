@@ -101,7 +101,7 @@ test('a calendar asks whose a visit is, by keyboard, and brings it in', async ({
   await whole.getByLabel('From when to when').fill('09:00-10:30');
   await whole.getByLabel('From when to when').press('Enter');
   const named = row(page, 'tuning visit');
-  await expect(named.getByText('Whose is it? Perhaps Oda Hartigan.')).toBeVisible();
+  await expect(named.getByRole('button', { name: 'Oda Hartigan', exact: true })).toBeVisible();
   await named.getByRole('combobox').fill('hartigan');
   await expect(named.getByRole('option').first()).toBeVisible();
   await named.getByRole('combobox').press('Enter');

@@ -72,7 +72,7 @@ export interface BroughtClient {
 }
 
 /** Whose something is, as far as a file says it: a client is found by it. */
-export interface Whose {
+interface Whose {
   /** addresses, the surest first */
   emails: string[];
   /** words in which a name may stand */

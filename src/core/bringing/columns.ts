@@ -109,6 +109,11 @@ export function kindOfTable(header: readonly string[]): TableKind {
   return invoice.has('total') || invoice.has('unit_price') ? 'invoice' : 'client';
 }
 
+/** Whether one of the columns says what a client is called. */
+export function hasName(columns: readonly (string | null | undefined)[]): boolean {
+  return columns.some((one) => ['name', 'given_name', 'family_name', 'organisation'].includes(one ?? ''));
+}
+
 function plain(head: string): string {
   return foldText(head)
     .replace(/[^a-z0-9]+/g, ' ')

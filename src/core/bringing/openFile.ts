@@ -2,16 +2,13 @@ import type { BroughtKind, BroughtRow, Mends, OwnWays } from './brought';
 import { eventsIn, type CalendarEvent } from './eventsIn';
 import { bookingOfEvent } from './bookingOfEvent';
 import { clientInRow } from './clientInRow';
-import { cardsIn, clientOnCard } from './clientOnCard';
+import { cardsIn, clientOnCard, MOST_CARDS } from './clientOnCard';
 import { kindOfTable, matchColumns, type Columns, type TableKind } from './columns';
 import { decodeText, type Decoded } from './decodeText';
 import { invoiceInRows, invoiceRows } from './invoicesInTable';
 import { paymentInRow } from './paymentInRow';
 import { MOST_BYTES } from './limits';
 import { readTable, type Table, type TableRow } from './readTable';
-
-/** More cards than these in one file are told before any is read. */
-const MOST_CARDS = 50_000;
 
 /** So much is told of a row that nothing can be made of. */
 const MOST_SAID = 120;

@@ -1,5 +1,5 @@
 import type { BroughtKind, BroughtRow, OwnWays } from './brought';
-import { matchColumns } from './columns';
+import { hasName, matchColumns } from './columns';
 import type { Decoded } from './decodeText';
 import { openFile, type OpenFile } from './openFile';
 
@@ -44,8 +44,3 @@ export function readFile(bytes: Uint8Array, own: OwnWays): BroughtFile {
 }
 
 const NO_NAME = { line: 1, message: 'No column is headed as a name: say which one is.' };
-
-/** Whether one of the columns says what a client is called. */
-export function hasName(columns: readonly (string | undefined)[]): boolean {
-  return columns.some((one) => ['name', 'given_name', 'family_name', 'organisation'].includes(one ?? ''));
-}

@@ -76,7 +76,8 @@ describe('a visit of a calendar', () => {
     expect(stateOfRow('booking', row(BOOKING), { clients: [TOM] })).toEqual({
       state: 'unclear',
       needs: 'client',
-      why: 'Whose is it? Perhaps Tom Reyes.',
+      why: 'Whose is it?',
+      perhaps: [{ key: 'tom', name: 'Tom Reyes' }],
     });
     expect(
       stateOfRow('booking', row(BOOKING), {
@@ -87,7 +88,7 @@ describe('a visit of a calendar', () => {
       }),
     ).toMatchObject({
       state: 'unclear',
-      why: 'Whose is it? Perhaps Ada Reyes, Tom Reyes.',
+      perhaps: [{ name: 'Ada Reyes' }, { name: 'Tom Reyes' }],
     });
     expect(stateOfRow('booking', row(BOOKING), undefined)).toMatchObject({ why: 'Whose is it?' });
   });

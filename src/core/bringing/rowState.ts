@@ -23,8 +23,9 @@ export interface RowState {
   client?: { key: string; name: string };
   /** the invoice that a payment is for, by its key */
   invoice?: string;
-  /** what is needed to let it come in: a client */
+  /** what is needed to let it come in: a client, perhaps one of these */
   needs?: 'client';
+  perhaps?: readonly { key: string; name: string }[];
 }
 
 const BY = { email: 'address', number: 'telephone number', name: 'name', 'last name': 'last name' } as const;
@@ -73,13 +74,12 @@ export function stateOfRow<Kind extends BroughtKind>(
     };
   const own = decision.client === null ? undefined : (decision.client ?? onlySure(clients));
   if (own) return { state: 'comes', client: own };
+  const perhaps = clients.map(({ key, name }) => ({ key, name }));
   return {
     state: 'unclear',
     needs: 'client',
-    why:
-      clients.length > 0
-        ? `Whose is it? Perhaps ${clients.map(({ name }) => name).join(', ')}.`
-        : 'Whose is it?',
+    why: 'Whose is it?',
+    ...(perhaps.length > 0 ? { perhaps } : {}),
   };
 }
 

@@ -31,14 +31,8 @@ export function sayRow<Kind extends BroughtKind>(
       const [from, until] = [readMoment(starts_at)!, readMoment(ends_at)!];
       const day = formats.dayOf(from);
       const end = formats.dayOf(until) === day ? formats.time(until) : formats.dateAndTime(until);
-      return {
-        name: service,
-        note: said(
-          `${formats.date(day, 'date')} ${formats.time(from)}–${end}`,
-          status,
-          location?.street?.join(', '),
-        ),
-      };
+      const when = `${formats.date(day, 'date')} ${formats.time(from)}–${end}`;
+      return { name: service, note: said(...whose.names, when, status, location?.street?.join(', ')) };
     }
     case 'invoice': {
       const { number, whose, issued_on, due_on, lines, payments, status } = facts as BroughtFacts['invoice'];

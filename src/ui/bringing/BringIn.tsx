@@ -5,7 +5,7 @@ import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import type { BroughtKind, OwnWays } from '../../core/bringing/brought';
 import { capital } from '../../core/describe/capital';
-import type { TableKind } from '../../core/bringing/columns';
+import { hasName, type TableKind } from '../../core/bringing/columns';
 import type { BringingState, ListedBringing } from '../../core/contract/bringing';
 import { BroughtFiles } from './BroughtFiles';
 import { ColumnChoice } from './ColumnChoice';
@@ -227,7 +227,7 @@ function inWords({ comes, there, unclear, 'left out': out }: Counted, called: Ki
 
 /** Whether what cannot be missing is headed by no column. */
 function needsColumns(kind: BroughtKind, taken: readonly (string | null)[]): boolean {
-  const has = (...names: string[]) => names.some((name) => taken.includes(name));
-  if (kind === 'client') return !has('name', 'given_name', 'family_name', 'organisation');
+  const has = (name: string) => taken.includes(name);
+  if (kind === 'client') return !hasName(taken);
   return kind === 'invoice' ? !(has('number') && has('issued_on')) : !(has('number') && has('amount'));
 }

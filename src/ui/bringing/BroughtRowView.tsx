@@ -28,6 +28,19 @@ const STATE = {
   'left out': { words: 'left out', look: '' },
 } as const;
 
+/** What cards and calendars call things, in words. */
+const PROPERTIES: Readonly<Record<string, string>> = {
+  ADR: 'Address',
+  DTEND: 'Ends',
+  DTSTART: 'Begins',
+  EMAIL: 'Email address',
+  RRULE: 'Repeats',
+  SUMMARY: 'Title',
+  TEL: 'Telephone',
+  TZID: 'Time zone',
+  UID: 'Mark',
+};
+
 /** A row of a file: what it says, what of it is in doubt with what mends it, and whether it comes in. */
 export function BroughtRowView({
   row,
@@ -55,7 +68,7 @@ export function BroughtRowView({
       {state.why && <p>{state.why}</p>}
       {row.doubts.map(({ column, words: said, message }, i) => (
         <p key={i} className="problem">
-          {column && `${column}${said ? ` “${said}”` : ''}: `}
+          {column && `${PROPERTIES[column] ?? column}${said ? ` “${said}”` : ''}: `}
           {message}
         </p>
       ))}
@@ -69,6 +82,20 @@ export function BroughtRowView({
           onMend={onMend}
         />
       ))}
+      {state.perhaps && (
+        <p className="row-acts">
+          {state.perhaps.map((client) => (
+            <button
+              key={client.key}
+              type="button"
+              className="btn btn-outline-primary"
+              onClick={() => onDecide({ client })}
+            >
+              {client.name}
+            </button>
+          ))}
+        </p>
+      )}
       {state.needs === 'client' && (
         <WhoseChoice row={row.row} onChosen={(key, called) => onDecide({ client: { key, name: called } })} />
       )}
