@@ -20,3 +20,16 @@ export async function picturesOfBusiness(
   );
   return new Map(found.map(({ sha256, ...picture }) => [sha256, picture]));
 }
+
+/** Whether a business has a picture, by its SHA-256. */
+export async function isPictureHere(
+  { sequelize }: Database,
+  business_id: string,
+  sha256: string,
+): Promise<boolean> {
+  const found = await sequelize.query(
+    "select 1 from file where business_id = $business_id and sha256 = $sha256 and media_type like 'image/%'",
+    { bind: { business_id, sha256 }, type: QueryTypes.SELECT },
+  );
+  return found.length > 0;
+}

@@ -26,6 +26,9 @@ const ASKED: NewBusiness = {
   password: 'a few good words',
 };
 
+/** SHA-256 of “abc”. */
+const LOGO = 'ba7816bf8f01cfea414140de5dae2223b00361a396177a9cb410ff61f20015ad';
+
 let database: TemporaryDatabase;
 let ada: CurrentMember;
 
@@ -192,6 +195,27 @@ describe('own details', () => {
     const { phone: _, ...without } = (await ownDetails(ada)).details;
     await keepOwnDetails(ada, without);
     expect((await ownDetails(ada)).details).not.toHaveProperty('phone');
+  });
+
+  it('have a logo that is a picture of the business', async () => {
+    const { details } = await ownDetails(ada);
+    const none = 'a'.repeat(64);
+    expect(await keepOwnDetails(ada, { ...details, logo: none })).toMatchObject({
+      result: 'wrong',
+      field: 'logo',
+    });
+    await database.inBusiness(ada.business_id, () =>
+      database.models.file.create({
+        ...{ business_id: ada.business_id, sha256: LOGO, media_type: 'image/png', size: 3 },
+        content: Buffer.from('abc'),
+      }),
+    );
+    expect(await keepOwnDetails(ada, { ...details, logo: LOGO })).toHaveProperty('result', 'kept');
+    const kept = (await ownDetails(ada)).details;
+    expect(kept.logo).toBe(LOGO);
+    const { logo: _, ...without } = kept;
+    await keepOwnDetails(ada, without);
+    expect((await ownDetails(ada)).details).not.toHaveProperty('logo');
   });
 
   it('keep their currency once there are sums', async () => {

@@ -5,10 +5,12 @@ import {
   keepMemberDetails as keep,
   memberDetails as detailsOf,
 } from '../../data/repositories/records/memberDetails';
+import { isPictureHere } from '../../data/repositories/pictures';
 import { connection } from '../connection';
 import { forMember } from '../forMember';
 import type { CurrentMember } from '../signIn/currentMember';
 import { mustOwn } from '../signIn/rights';
+import { NO_PICTURE } from './noPicture';
 
 /** What letters say of a member. */
 export const memberDetails = forMember(async ({ business_id }: CurrentMember, key: string) =>
@@ -37,6 +39,8 @@ const keepThem = forMember(
     asked: MemberDetails,
   ): Promise<Keeping<MemberDetails>> => {
     const database = connection();
+    if (asked.picture !== undefined && !(await isPictureHere(database, business_id, asked.picture)))
+      return { result: 'wrong', field: 'picture', error: NO_PICTURE };
     if (await keep(database, business_id, key, asked)) return { result: 'kept', version: asked.version + 1 };
     const now = await detailsOf(database, business_id, key);
     return now ? { result: 'overtaken', now } : { result: 'gone' };

@@ -5,10 +5,12 @@ import {
   keepOwnDetails as keep,
   ownDetails as detailsOf,
 } from '../../data/repositories/records/ownDetails';
+import { isPictureHere } from '../../data/repositories/pictures';
 import { connection } from '../connection';
 import { forMember } from '../forMember';
 import type { CurrentMember } from '../signIn/currentMember';
 import { mustOwn } from '../signIn/rights';
+import { NO_PICTURE } from './noPicture';
 
 /** What the business says of itself, and whether its currency can still be another. */
 export const ownDetails = forMember(
@@ -38,6 +40,8 @@ export const keepOwnDetails = forMember(
         field: 'currency',
         error: `There are sums in ${now.currency} by now. The currency stays.`,
       };
+    if (asked.logo !== undefined && !(await isPictureHere(database, business_id, asked.logo)))
+      return { result: 'wrong', field: 'logo', error: NO_PICTURE };
     return (await keep(database, business_id, asked))
       ? { result: 'kept', version: asked.version + 1 }
       : { result: 'overtaken', now: await detailsOf(database, business_id) };

@@ -4,6 +4,7 @@ import type { ReactNode } from 'react';
 import { MEMBER_DETAILS, shownMember, type MemberDetails } from '../../core/contract/records/memberDetails';
 import { Field } from '../forms/Field';
 import { KeptFormFrame } from '../forms/KeptFormFrame';
+import { PictureField } from '../forms/PictureField';
 import { Said, saidOf } from '../forms/said';
 import { useKeptForm } from '../forms/useKeptForm';
 
@@ -50,6 +51,12 @@ export function MemberForm({ owner, memberKey, details, said = {}, button, onKep
             type="email"
             help="Letters come from it, and you sign in with it."
             autoComplete="email"
+          />
+          <PictureField
+            name="picture"
+            label="Picture"
+            help="For signatures and templates that show who writes."
+            alt={details.full_name}
           />
         </section>
       </KeptFormFrame>

@@ -7,6 +7,7 @@ import { AddressFields } from '../forms/AddressFields';
 import { DayList } from '../forms/DayList';
 import { Choice, Field } from '../forms/Field';
 import { KeptFormFrame } from '../forms/KeptFormFrame';
+import { PictureField } from '../forms/PictureField';
 import { Said, saidOf } from '../forms/said';
 import { useKeptForm } from '../forms/useKeptForm';
 import { WeekdayChoice } from '../forms/WeekdayChoice';
@@ -68,6 +69,12 @@ export function OwnDetailsForm({
           <Field name="email" label="Email address" type="email" autoComplete="email" />
           <Field name="website" label="Website" type="url" placeholder="https://" autoComplete="url" />
           <AddressFields name="address" label="Address" locale={locale} />
+          <PictureField
+            name="logo"
+            label="Logo"
+            help="It stands where the letterhead and templates have it, and on invoices."
+            alt="Your logo"
+          />
           <Field
             name="payment_details"
             label="How to pay you"

@@ -18,6 +18,7 @@ import { MemberStep } from '../../../ui/settingUp/MemberStep';
 import { SendingStep } from '../../../ui/settingUp/SendingStep';
 import { STEPS } from '../../../ui/settingUp/steps';
 import { TemplatesStep } from '../../../ui/settingUp/TemplatesStep';
+import { WhatElse } from '../../../ui/settingUp/WhatElse';
 import { TrialStep } from '../../../ui/settingUp/TrialStep';
 import { requireMember } from '../../session';
 
@@ -40,6 +41,7 @@ export default async function StepPage({ params }: Props) {
       back={{ href: '/today', words: `Setting up, ${place}: leave it for now` }}
     >
       {await CONTENT[step](await requireMember())}
+      {step === 'trial' && <WhatElse />}
     </SettingsPaper>
   );
 }

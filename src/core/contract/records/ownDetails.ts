@@ -2,7 +2,17 @@ import { array, number, object, type InferType } from 'yup';
 import { isTimeZone } from '../../dates/zone';
 import { isLocale } from '../../records/read/storedValues';
 import { VERSION } from '../numbers';
-import { day, emailAddress, line, lines, phoneNumber, postalAddress, weekday, webAddress } from './parts';
+import {
+  day,
+  emailAddress,
+  line,
+  lines,
+  phoneNumber,
+  picture,
+  postalAddress,
+  weekday,
+  webAddress,
+} from './parts';
 
 /** What a business says of itself, with the version that was seen: given to `/api/business/details`. */
 export const OWN_DETAILS = object({
@@ -14,6 +24,7 @@ export const OWN_DETAILS = object({
   email: emailAddress(),
   website: webAddress(),
   payment_details: lines(),
+  logo: picture(),
   /** BCP 47 */
   locale: line(35)
     .required('Write how dates and sums are written, as en-GB.')

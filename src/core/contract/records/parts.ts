@@ -54,6 +54,11 @@ export function webAddress() {
     );
 }
 
+/** A picture of the business, by the SHA-256 of what it holds. */
+export function picture() {
+  return line(64).matches(/^[\da-f]{64}$/, { message: 'This is no picture.', excludeEmptyString: true });
+}
+
 /** An ISO date. */
 export function day() {
   return line(10).test(

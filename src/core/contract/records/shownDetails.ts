@@ -9,6 +9,7 @@ export function shownDetails({ version: _, address, ...facts }: OwnDetails) {
     email: '',
     website: '',
     payment_details: '',
+    logo: '',
     ...facts,
     address: shownAddress(address),
   };

@@ -3,7 +3,7 @@ import type { Database } from '../../database';
 import { columnsOf, present } from './factsInRow';
 
 const COLUMNS = [
-  ...['version', 'full_name', 'given_name', 'family_name', 'title', 'phone', 'mobile', 'email'],
+  ...['version', 'full_name', 'given_name', 'family_name', 'title', 'phone', 'mobile', 'email', 'picture'],
 ] as const satisfies readonly (keyof MemberDetails)[];
 
 /** What letters say of a member; undefined where there is none. A fact that is not there is absent. */

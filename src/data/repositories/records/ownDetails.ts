@@ -5,7 +5,16 @@ import { columnsOf, present } from './factsInRow';
 
 const COLUMNS = [
   ...['version', 'name', 'legal_name', 'address', 'phone', 'email', 'website', 'payment_details', 'locale'],
-  ...['time_zone', 'currency', 'hour_cycle', 'working_days', 'holidays', 'item_label', 'booking_label'],
+  ...[
+    'time_zone',
+    'currency',
+    'hour_cycle',
+    'working_days',
+    'holidays',
+    'item_label',
+    'booking_label',
+    'logo',
+  ],
 ] as const satisfies readonly (keyof OwnDetails)[];
 
 /** What a business says of itself; a fact that is not there is absent. */
