@@ -1,14 +1,14 @@
 import type { BroughtKind, BroughtRow, Mends, OwnWays } from './brought';
-import { eventsIn, type CalendarEvent } from './eventsIn';
-import { bookingOfEvent } from './bookingOfEvent';
-import { clientInRow } from './clientInRow';
+import { eventsIn, type CalendarEvent } from './calendar/eventsIn';
+import { bookingOfEvent } from './calendar/bookingOfEvent';
+import { clientInRow } from './table/clientInRow';
 import { cardsIn, clientOnCard, MOST_CARDS } from './clientOnCard';
-import { kindOfTable, matchColumns, type Columns, type TableKind } from './columns';
+import { kindOfTable, matchColumns, type Columns, type TableKind } from './table/columns';
 import { decodeText, type Decoded } from './decodeText';
-import { invoiceInRows, invoiceRows } from './invoicesInTable';
-import { paymentInRow } from './paymentInRow';
+import { invoiceInRows, invoiceRows } from './table/invoicesInTable';
+import { paymentInRow } from './table/paymentInRow';
 import { MOST_BYTES } from './limits';
-import { readTable, type Table, type TableRow } from './readTable';
+import { readTable, type Table, type TableRow } from './table/readTable';
 
 /** So much is told of a row that nothing can be made of. */
 const MOST_SAID = 120;

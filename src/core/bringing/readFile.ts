@@ -1,5 +1,5 @@
 import type { BroughtKind, BroughtRow, OwnWays } from './brought';
-import { hasName, matchColumns } from './columns';
+import { hasName, matchColumns } from './table/columns';
 import type { Decoded } from './decodeText';
 import { openFile, type OpenFile } from './openFile';
 

@@ -1,9 +1,5 @@
-import { isoOf } from '../../core/dates/civil';
-import { dayAt } from '../../core/dates/zone';
 import type { Database } from '../../data/database';
 import { bringingAtWork, workAtBringing } from '../../data/repositories/bringing/atWork';
-import { zoneOfBusiness } from '../../data/repositories/zoneOfBusiness';
-import { now } from '../clock';
 
 /** How often it is looked for something to bring in, in milliseconds. */
 const LOOK = 500;
@@ -55,8 +51,7 @@ export class Bringer {
     return database.acrossBusinesses(async () => {
       const at = await bringingAtWork(database);
       if (!at) return false;
-      const zone = await zoneOfBusiness(database, at.business_id);
-      await workAtBringing(database, at, isoOf(dayAt(now(), zone)));
+      await workAtBringing(database, at);
       return true;
     });
   }

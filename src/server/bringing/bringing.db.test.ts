@@ -83,10 +83,10 @@ it('clients come in behind whoever brings them, once, and go out again, but for 
   await Promise.all([work(), work()]);
   expect(await bringingState(imke, id)).toMatchObject({ state: 'in', done: 3, leftOver: [] });
   expect(await counted('client')).toBe(before + 3);
-  expect(await recordFacts(imke, 'client', 'petra-vance-2')).toMatchObject({
-    name: 'Petra Vance',
-    since: expect.any(String) as string,
-  });
+  // Since when somebody is a client only a file can say.
+  const second = await recordFacts(imke, 'client', 'petra-vance-2');
+  expect(second).toMatchObject({ name: 'Petra Vance' });
+  expect(second).not.toHaveProperty('since');
   expect(await recordFacts(imke, 'client', 'rufus-alder')).toMatchObject({ since: '2020-01-01' });
   // Found like the others at once.
   expect((await listRecords(imke, 'client')).entries.length).toBeGreaterThan(0);
@@ -131,6 +131,29 @@ it('nothing comes in before all of it was given, and what a killed process left 
   await work();
   expect(await bringingState(imke, id)).toMatchObject({ state: 'in', done: 6 });
   expect(await counted('client')).toBe(before + 6);
+});
+
+it('one that the database refuses keeps no other out', async () => {
+  const before = await counted('client');
+  const id = randomUUID();
+  const rows: ComingRow[] = [
+    { row: 2, facts: client('Whole One') },
+    // A field that was there when it was given, and is there no more.
+    { row: 3, facts: client('Refused', { custom: { gone_by_now: 'x' } }) },
+    { row: 4, facts: client('Whole Two') },
+  ];
+  await beginBringing(imke, { id, kind: 'client', name: 'a.csv', total: 3, heads: [], columns: [] });
+  await giveRows(imke, id, 0, rows);
+  await bringIn(imke, id);
+  await work();
+  expect(await bringingState(imke, id)).toMatchObject({
+    state: 'in',
+    done: 3,
+    leftOver: [
+      { name: 'Refused (3)', message: 'It does not fit what is kept here by now. Write it down by hand.' },
+    ],
+  });
+  expect(await counted('client')).toBe(before + 2);
 });
 
 it('what columns were taken for is remembered with the heads that they have', async () => {

@@ -5,7 +5,7 @@ import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import type { BroughtKind, OwnWays } from '../../core/bringing/brought';
 import { capital } from '../../core/describe/capital';
-import { hasName, type TableKind } from '../../core/bringing/columns';
+import { hasName, type TableKind } from '../../core/bringing/table/columns';
 import type { BringingState, ListedBringing } from '../../core/contract/bringing';
 import { BroughtFiles } from './BroughtFiles';
 import { ColumnChoice } from './ColumnChoice';

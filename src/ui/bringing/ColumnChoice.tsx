@@ -1,6 +1,6 @@
 import Form from 'react-bootstrap/Form';
-import { columnWords } from '../../core/bringing/columnWords';
-import type { TableKind } from '../../core/bringing/columns';
+import { columnWords } from '../../core/bringing/table/columnWords';
+import type { TableKind } from '../../core/bringing/table/columns';
 import type { CustomFieldData } from '../../core/records/recordsFile';
 import type { Column } from './messages';
 

@@ -3,7 +3,7 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useMemo, useRef, useState } from 'react';
 import type { CustomFieldData } from '../../core/records/recordsFile';
-import { columnWords } from '../../core/bringing/columnWords';
+import { columnWords } from '../../core/bringing/table/columnWords';
 import { BroughtRowView } from './BroughtRowView';
 import type { ReadRow } from './messages';
 import type { Brought, BroughtFile } from './useBroughtFile';

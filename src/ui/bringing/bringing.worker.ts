@@ -1,5 +1,5 @@
 import type { BroughtRow, OwnWays } from '../../core/bringing/brought';
-import { columnsOf, matchColumns, type TableKind } from '../../core/bringing/columns';
+import { columnsOf, matchColumns, type TableKind } from '../../core/bringing/table/columns';
 import { NoSuchFile, openFile, type OpenFile, type ReadAs } from '../../core/bringing/openFile';
 import { sayRow } from '../../core/bringing/sayRow';
 import { Formats } from '../../core/fill/formats/formats';

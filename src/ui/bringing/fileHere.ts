@@ -1,6 +1,6 @@
 import { createStore, del, get, set, clear, type UseStore } from 'idb-keyval';
 import type { Mends } from '../../core/bringing/brought';
-import type { TableKind } from '../../core/bringing/columns';
+import type { TableKind } from '../../core/bringing/table/columns';
 import type { Decision } from '../../core/bringing/rowState';
 
 /** A file that is being looked at, with what was done to it so far: kept on this device until it is in. */

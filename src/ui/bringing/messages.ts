@@ -1,5 +1,5 @@
 import type { BroughtKind, BroughtRow, Mends, OwnWays } from '../../core/bringing/brought';
-import type { TableKind } from '../../core/bringing/columns';
+import type { TableKind } from '../../core/bringing/table/columns';
 import type { OpenFile, ReadAs } from '../../core/bringing/openFile';
 import type { SaidRow } from '../../core/bringing/sayRow';
 

@@ -2,7 +2,7 @@
 
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { BroughtKind, BroughtRow, Mends, OwnWays } from '../../core/bringing/brought';
-import type { TableKind } from '../../core/bringing/columns';
+import type { TableKind } from '../../core/bringing/table/columns';
 import { MOST_BYTES } from '../../core/bringing/limits';
 import { askedOf, saidBefore, stateOfRow, type Decision, type RowState } from '../../core/bringing/rowState';
 import {

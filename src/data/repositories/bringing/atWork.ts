@@ -28,17 +28,12 @@ export async function bringingAtWork({ sequelize }: Database): Promise<AtWork | 
 /**
  * Brings the next rows of one in, or takes its next records out, as a part of a transaction that holds it: all of them or nothing, so
  * that whoever goes on after a killed process goes on behind them.
- * @param today ISO date: since when clients are
  */
-export async function workAtBringing(database: Database, at: AtWork, today: string): Promise<void> {
-  await (at.state === 'coming' ? bringNext(database, at, today) : takeNextOut(database, at));
+export async function workAtBringing(database: Database, at: AtWork): Promise<void> {
+  await (at.state === 'coming' ? bringNext(database, at) : takeNextOut(database, at));
 }
 
-async function bringNext(
-  database: Database,
-  { business_id, id, kind }: AtWork,
-  today: string,
-): Promise<void> {
+async function bringNext(database: Database, { business_id, id, kind }: AtWork): Promise<void> {
   const { sequelize } = database;
   const bind = { business_id, id };
   const [next] = await sequelize.query<{ position: number; rows: ComingRow<never>[] }>(
@@ -48,7 +43,7 @@ async function bringNext(
     { bind, type: QueryTypes.SELECT },
   );
   if (!next) return setState(database, { business_id, id }, 'in');
-  const { came, leftOver } = await COME_IN[kind](database, business_id, next.rows, today);
+  const { came, leftOver } = await COME_IN[kind](database, business_id, next.rows);
   await sequelize.query(
     `insert into brought_record (business_id, bringing_id, position, record_id, version, before)
      select $business_id::uuid, $id::uuid, $first + place, record_id, version, before

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { QueryTypes } from 'sequelize';
+import { DatabaseError, QueryTypes, ValidationError } from 'sequelize';
 import type { BroughtKind } from '../../../core/bringing/brought';
 import type { ComingFacts, ComingRow } from '../../../core/contract/bringing';
 import type { BookingFacts } from '../../../core/contract/records/booking';
@@ -22,7 +22,6 @@ type ComeIn<Kind extends BroughtKind> = (
   database: Database,
   business_id: string,
   rows: readonly ComingRow<Kind>[],
-  today: string,
 ) => Promise<{ came: Came[]; leftOver: LeftOver[] }>;
 
 /** Brings rows of a kind in; a row that cannot come in keeps no other out. */
@@ -38,23 +37,38 @@ const CLIENT = [
   ...['address', 'language', 'tags', 'since', 'source', 'notes', 'custom'],
 ];
 
-async function clientsComeIn(
+/** All at once; where the database refuses one of them, one after the other. */
+async function clientsComeIn(database: Database, business_id: string, rows: readonly ComingRow<'client'>[]) {
+  try {
+    const came = await database.inTransaction(() =>
+      insertClients(
+        database,
+        business_id,
+        rows.map(({ facts }) => facts),
+      ),
+    );
+    return { came, leftOver: [] };
+  } catch (error) {
+    if (!isRefusal(error)) throw error;
+    return oneByOne<'client'>(
+      async (_, id, facts) => (await insertClients(database, id, [facts]))[0]!,
+      ({ name }) => name,
+    )(database, business_id, rows);
+  }
+}
+
+async function insertClients(
   database: Database,
   business_id: string,
-  rows: readonly ComingRow<'client'>[],
-  today: string,
-) {
+  facts: readonly ComingFacts['client'][],
+): Promise<Came[]> {
   const keys = await freeKeys(
     database,
     'client',
     business_id,
-    rows.map(({ facts }) => keyOfName(facts.name, 'client')),
+    facts.map(({ name }) => keyOfName(name, 'client')),
   );
-  const clients = rows.map(({ facts }, i) => ({
-    ...columnsOf(CLIENT, { since: today, ...facts }),
-    id: randomUUID(),
-    key: keys[i]!,
-  }));
+  const clients = facts.map((known, i) => ({ ...columnsOf(CLIENT, known), id: randomUUID(), key: keys[i]! }));
   // One statement: what makes rows of objects takes longer than the database with them.
   const names = ['id', 'key', ...CLIENT].join(', ');
   await database.sequelize.query(
@@ -62,7 +76,7 @@ async function clientsComeIn(
      select $business_id::uuid, ${names} from jsonb_populate_recordset(null::client, $clients::jsonb)`,
     { bind: { business_id, clients: JSON.stringify(clients) } },
   );
-  return { came: clients.map(({ id }) => ({ record_id: id, version: 1 })), leftOver: [] };
+  return clients.map(({ id }) => ({ record_id: id, version: 1 }));
 }
 
 /** One after the other, each by itself. @param called what a row is called that stays out */
@@ -80,12 +94,23 @@ function oneByOne<Kind extends BroughtKind>(
         if (typeof one === 'string') stays(one);
         else came.push(one);
       } catch (error) {
-        if (!(error instanceof NoSuchRecord)) throw error;
-        stays(error.message);
+        if (error instanceof NoSuchRecord) stays(error.message);
+        else if (isRefusal(error)) stays('It does not fit what is kept here by now. Write it down by hand.');
+        else throw error;
       }
     }
     return { came, leftOver };
   };
+}
+
+/** What ends by trying again: two that waited for each other, and what took too long. */
+const AGAIN = new Set(['40P01', '40001', '57014']);
+
+/** Whether the database refuses what it was given, whenever it is given. */
+function isRefusal(error: unknown): boolean {
+  if (!(error instanceof DatabaseError || error instanceof ValidationError)) return false;
+  const { code } = (error as { original?: { code?: string } }).original ?? {};
+  return code !== undefined && !AGAIN.has(code) && /^2[23]|^P0/.test(code);
 }
 
 const CHANGED = ['service', 'status', 'starts_at', 'ends_at', 'location', 'notes'] as const;

@@ -1,6 +1,6 @@
-import { decimalString, minorDigits } from '../money/currency';
-import { sumLine } from '../records/derive/invoiceSums';
-import { present, type BroughtInvoice, type BroughtRow, type Mends, type OwnWays } from './brought';
+import { decimalString, minorDigits } from '../../money/currency';
+import { sumLine } from '../../records/derive/invoiceSums';
+import { present, type BroughtInvoice, type BroughtRow, type Mends, type OwnWays } from '../brought';
 import type { ColumnOf, Columns } from './columns';
 import type { Table, TableRow } from './readTable';
 import { RowReader } from './rowReader';

@@ -1,8 +1,10 @@
 import ICAL from 'ical.js';
-import { readDay, type Day } from '../dates/civil';
-import { isTimeZone, momentOf, wallClockOf, type Moment, type WallClock } from '../dates/zone';
-import type { OwnWays } from './brought';
-import { repeatedDays, type Repeating } from './repeatedDays';
+import type { Day } from '../../dates/civil';
+import type { Moment } from '../../dates/zone';
+import type { OwnWays } from '../brought';
+import { CalendarClock, type Property, type Stamp } from './calendarClock';
+import { repeatedDays } from './repeatedDays';
+import { readRule } from './repeatingRule';
 
 /** So many events and days of repeated ones are read of a file at most. */
 const MOST_EVENTS = 20_000;
@@ -25,14 +27,6 @@ export interface CalendarEvent {
   /** what of it was not understood, each with the property */
   doubts: { column: string; words: string; message: string }[];
 }
-
-/** A property of jCal (RFC 7265): its name, its parameters, its type and its values. */
-type Property = [
-  name: string,
-  parameters: Record<string, string | string[]>,
-  type: string,
-  ...values: unknown[],
-];
 
 /** An event as it is written. */
 interface Written {
@@ -111,80 +105,6 @@ function find(properties: readonly Property[], name: string): Property | undefin
 function textOf(properties: readonly Property[], name: string): string | undefined {
   const value = find(properties, name)?.[3];
   return typeof value === 'string' && value.trim() ? value.trim() : undefined;
-}
-
-/** A day, with the time on a clock of a zone or without. */
-interface Stamp {
-  day: Day;
-  time?: number;
-  zone: string;
-}
-
-/** Reads what a calendar says of times, with the zones that it brings along. */
-class CalendarClock {
-  readonly #brought = new Map<string, InstanceType<typeof ICAL.Timezone>>();
-  /** names of zones that nothing is known of */
-  readonly unknown = new Set<string>();
-
-  constructor(
-    zones: readonly string[],
-    readonly own: string,
-  ) {
-    for (const content of zones.slice(0, 500))
-      try {
-        const component = ICAL.Component.fromString(content);
-        const tzid = String(component.getFirstPropertyValue('tzid') ?? '');
-        this.#brought.set(tzid, new ICAL.Timezone({ component, tzid }));
-      } catch {
-        // What names it is in doubt.
-      }
-  }
-
-  /** The first value of a property as a day or a time; undefined where there is no such day. */
-  read(property: Property | undefined, value: unknown = property?.[3]): Stamp | undefined {
-    const found = /^(\d{4}-\d\d-\d\d)(?:T(\d\d):(\d\d):(\d\d)(Z?))?$/.exec(
-      typeof value === 'string' ? value : '',
-    );
-    const day = found ? readDay(found[1]!) : undefined;
-    if (!property || !found || day === undefined) return undefined;
-    if (found[2] === undefined) return { day, zone: this.own };
-    const [hours, minutes, seconds] = [Number(found[2]), Number(found[3]), Number(found[4])];
-    if (hours > 23 || minutes > 59 || seconds > 60) return undefined;
-    const zone = found[5] ? 'UTC' : this.zoneOf(property);
-    return { day, time: ((hours * 60 + minutes) * 60 + seconds) * 1000, zone };
-  }
-
-  zoneOf([, parameters]: Property): string {
-    const tzid = String(parameters.tzid ?? '');
-    if (!tzid) return this.own;
-    // "/vendor/Europe/Berlin", as some write it
-    const parts = tzid.split('/');
-    const name = [tzid, parts.slice(-3).join('/'), parts.slice(-2).join('/')].find(isTimeZone);
-    if (name) return name;
-    if (this.#brought.has(tzid)) return tzid;
-    this.unknown.add(tzid);
-    return this.own;
-  }
-
-  moment({ day, time = 0, zone }: Stamp): Moment {
-    const brought = isTimeZone(zone) ? undefined : this.#brought.get(zone);
-    if (!brought) return momentOf({ day, time }, zone);
-    const local = new Date(day * DAY_MS + time);
-    const at = ICAL.Time.fromData({
-      year: local.getUTCFullYear(),
-      month: local.getUTCMonth() + 1,
-      day: local.getUTCDate(),
-      hour: local.getUTCHours(),
-      minute: local.getUTCMinutes(),
-      second: local.getUTCSeconds(),
-    });
-    return day * DAY_MS + time - brought.utcOffset(at) * 1000;
-  }
-
-  /** What a clock in a zone shows; of a zone that a calendar brings along, the business's own. */
-  show(moment: Moment, zone: string): WallClock {
-    return wallClockOf(moment, isTimeZone(zone) ? zone : this.own);
-  }
 }
 
 function occurrencesOf(
@@ -298,61 +218,4 @@ function lengthOf(
   } catch {
     return undefined;
   }
-}
-
-const WEEKDAYS = ['MO', 'TU', 'WE', 'TH', 'FR', 'SA', 'SU'];
-const READ = new Set([
-  ...['freq', 'interval', 'count', 'until', 'byday', 'bymonthday', 'bymonth', 'bysetpos', 'wkst'],
-]);
-
-/** A rule as jCal has it; undefined where it says what is not read. */
-function readRule(value: unknown, start: Stamp, clock: CalendarClock): Repeating | undefined {
-  if (typeof value !== 'object' || value === null) return undefined;
-  const said = value as Record<string, unknown>;
-  const list = (name: string) => [said[name] ?? []].flat();
-  const whole = (name: string) => list(name).map(Number);
-  const freq = String(said.freq);
-  if (!['DAILY', 'WEEKLY', 'MONTHLY', 'YEARLY'].includes(freq)) return undefined;
-  if (Object.keys(said).some((name) => !READ.has(name))) return undefined;
-  const byDay = list('byday').map((one) => /^([+-]?\d{1,2})?(MO|TU|WE|TH|FR|SA|SU)$/.exec(String(one)));
-  const numbers = ['bymonthday', 'bymonth', 'bysetpos'].flatMap(whole);
-  if (byDay.some((one) => !one) || numbers.some((one) => !Number.isInteger(one))) return undefined;
-  const interval = Number(said.interval ?? 1);
-  const count = said.count === undefined ? undefined : Number(said.count);
-  if (!Number.isInteger(interval) || interval < 1 || (count !== undefined && !(count > 0))) return undefined;
-  const until = untilOf(said.until, start, clock);
-  if (said.until !== undefined && until === undefined) return undefined;
-  // The start's wall clock decides: a rule until a moment in UTC ends on the day it has there.
-  return {
-    freq: freq as Repeating['freq'],
-    interval,
-    ...(count === undefined ? {} : { count }),
-    ...(until === undefined ? {} : { until }),
-    byDay: byDay.map((one) => ({
-      weekday: WEEKDAYS.indexOf(one![2]!) + 1,
-      ...(one![1] ? { nth: Number(one![1]) } : {}),
-    })),
-    byMonthDay: whole('bymonthday'),
-    byMonth: whole('bymonth'),
-    bySetPos: whole('bysetpos'),
-    weekStart: weekStartOf(said.wkst),
-  };
-}
-
-/** jCal has it as a number, 1 for Sunday, or as its two letters. */
-function weekStartOf(said: unknown): number {
-  if (typeof said === 'number') return said === 1 ? 7 : said - 1;
-  return WEEKDAYS.indexOf(String(said)) + 1 || 1;
-}
-
-/** The last day, by the clock on which it begins. */
-function untilOf(said: unknown, start: Stamp, clock: CalendarClock): Day | undefined {
-  if (said === undefined) return undefined;
-  const stamp = clock.read(['until', {}, 'date-time', said]);
-  if (!stamp) return undefined;
-  if (stamp.time === undefined || start.time === undefined) return stamp.day;
-  const zone = stamp.zone === 'UTC' ? start.zone : stamp.zone;
-  const { day, time } =
-    stamp.zone === 'UTC' ? clock.show(clock.moment(stamp), zone) : { ...stamp, time: stamp.time };
-  return time < start.time ? day - 1 : day;
 }

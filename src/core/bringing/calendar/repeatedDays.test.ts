@@ -1,6 +1,6 @@
 import ICAL from 'ical.js';
 import { describe, expect, it } from 'vitest';
-import { isoOf, readDay } from '../dates/civil';
+import { isoOf, readDay } from '../../dates/civil';
 import { repeatedDays, type Repeating } from './repeatedDays';
 
 const PLAIN: Repeating = {

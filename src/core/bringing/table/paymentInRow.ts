@@ -1,4 +1,4 @@
-import { present, type BroughtPayment, type BroughtRow, type Mends, type OwnWays } from './brought';
+import { present, type BroughtPayment, type BroughtRow, type Mends, type OwnWays } from '../brought';
 import type { ColumnOf, Columns } from './columns';
 import type { Table, TableRow } from './readTable';
 import { RowReader } from './rowReader';

@@ -1,4 +1,4 @@
-import { civilOf, dayOf, endOfMonth, startOfMonth, weekdayOf, type Day } from '../dates/civil';
+import { civilOf, dayOf, endOfMonth, startOfMonth, weekdayOf, type Day } from '../../dates/civil';
 
 /** How an event repeats (RFC 5545, 3.3.10), as far as visits do: by days, weeks, months and years. */
 export interface Repeating {

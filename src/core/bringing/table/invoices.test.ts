@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import type { BroughtInvoice, BroughtPayment, BroughtRow, OwnWays } from './brought';
-import { openFile } from './openFile';
+import type { BroughtInvoice, BroughtPayment, BroughtRow, OwnWays } from '../brought';
+import { openFile } from '../openFile';
 
 const OWN: OwnWays = {
   locale: 'en-GB',

@@ -1,5 +1,5 @@
-import { headingOf } from '../describe/headings';
-import type { CustomFieldData } from '../records/recordsFile';
+import { headingOf } from '../../describe/headings';
+import type { CustomFieldData } from '../../records/recordsFile';
 import type { TableKind } from './columns';
 
 /** What columns are called that no record has a fact of. */

@@ -1,6 +1,6 @@
-import type { CustomFieldData } from '../records/recordsFile';
-import { foldText } from '../searching/foldText';
-import type { BroughtKind } from './brought';
+import type { CustomFieldData } from '../../records/recordsFile';
+import { foldText } from '../../searching/foldText';
+import type { BroughtKind } from '../brought';
 
 /** What a table can hold of. */
 export type TableKind = Exclude<BroughtKind, 'booking'>;

@@ -1,7 +1,7 @@
-import { isoOf, readDay } from '../dates/civil';
-import { isoMoment, momentOf, type Moment } from '../dates/zone';
-import type { AddressData } from '../records/recordsFile';
-import { foldText } from '../searching/foldText';
+import { isoOf, readDay } from '../../dates/civil';
+import { isoMoment, momentOf, type Moment } from '../../dates/zone';
+import type { AddressData } from '../../records/recordsFile';
+import { foldText } from '../../searching/foldText';
 import {
   present,
   type BroughtBooking,
@@ -9,7 +9,7 @@ import {
   type Doubt,
   type Mends,
   type OwnWays,
-} from './brought';
+} from '../brought';
 import type { CalendarEvent } from './eventsIn';
 
 const LONGEST = 366 * 86_400_000;

@@ -1,8 +1,8 @@
-import { readWrittenSum } from '../money/readWrittenSum';
-import { isAddress } from '../addressing/addresses';
-import type { Doubt, Mends, OwnWays } from './brought';
+import { readWrittenSum } from '../../money/readWrittenSum';
+import { isAddress } from '../../addressing/addresses';
+import type { Doubt, Mends, OwnWays } from '../brought';
 import type { Table, TableRow } from './readTable';
-import { readWrittenDay } from './readWrittenDay';
+import { readWrittenDay } from '../readWrittenDay';
 
 const MOST_WORDS = 200;
 

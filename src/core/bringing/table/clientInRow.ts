@@ -1,10 +1,10 @@
-import { readWrittenSum } from '../money/readWrittenSum';
-import type { AddressData, Custom, CustomFieldData } from '../records/recordsFile';
-import { kindOf } from '../records/read/clientLines';
-import { present, type BroughtClient, type BroughtRow, type Mends, type OwnWays } from './brought';
+import { readWrittenSum } from '../../money/readWrittenSum';
+import type { AddressData, Custom, CustomFieldData } from '../../records/recordsFile';
+import { kindOf } from '../../records/read/clientLines';
+import { present, type BroughtClient, type BroughtRow, type Mends, type OwnWays } from '../brought';
 import type { ColumnOf, Columns } from './columns';
 import type { Table, TableRow } from './readTable';
-import { readWrittenDay } from './readWrittenDay';
+import { readWrittenDay } from '../readWrittenDay';
 import { RowReader } from './rowReader';
 
 const KINDS: Readonly<Record<string, BroughtClient['kind']>> = {
