@@ -133,6 +133,26 @@ it('nothing comes in before all of it was given, and what a killed process left 
   expect(await counted('client')).toBe(before + 6);
 });
 
+it('begun again before it was given whole, it is as it is then', async () => {
+  const id = randomUUID();
+  const asked = { id, kind: 'client' as const, name: 'a.csv', heads: [], columns: [] };
+  await beginBringing(imke, { ...asked, total: 3 });
+  await giveRows(imke, id, 0, [
+    { row: 2, facts: client('Left') },
+    { row: 3, facts: client('Behind') },
+  ]);
+  // One was left out by hand meanwhile.
+  await beginBringing(imke, { ...asked, total: 1 });
+  await giveRows(imke, id, 0, [{ row: 2, facts: client('Mended Meanwhile') }]);
+  expect(await bringIn(imke, id)).toMatchObject({ state: 'coming', total: 1 });
+  // Begun again when it is on its way, it stands.
+  await beginBringing(imke, { ...asked, total: 9 });
+  expect(await bringingState(imke, id)).toMatchObject({ state: 'coming', total: 1 });
+  await work();
+  expect(await recordFacts(imke, 'client', 'mended-meanwhile')).toBeDefined();
+  expect(await recordFacts(imke, 'client', 'behind')).toBeUndefined();
+});
+
 it('one that the database refuses keeps no other out', async () => {
   const before = await counted('client');
   const id = randomUUID();

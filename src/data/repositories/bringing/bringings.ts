@@ -35,15 +35,21 @@ export async function latestBringings(
   );
 }
 
-/** Begins one, once. */
+/**
+ * Begins one. Asked for again before its rows were all given it begins anew: they may have been mended meanwhile. One that is on its
+ * way stands.
+ */
 export async function beginBringing(
-  { models }: Database,
+  { models, inTransaction }: Database,
   { business_id, id: member_id }: { business_id: string; id: string },
   asked: NewBringing,
   at: Date,
 ): Promise<void> {
-  await models.bringing.bulkCreate([{ ...asked, business_id, member_id, begun_at: at, state: 'given' }], {
-    ignoreDuplicates: true,
+  await inTransaction(async () => {
+    await models.bringing.destroy({ where: { business_id, id: asked.id, state: 'given' } });
+    await models.bringing.bulkCreate([{ ...asked, business_id, member_id, begun_at: at, state: 'given' }], {
+      ignoreDuplicates: true,
+    });
   });
 }
 
