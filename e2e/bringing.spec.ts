@@ -115,6 +115,23 @@ test('a calendar asks whose a visit is, by keyboard, and brings it in', async ({
 test('without a connection nothing comes in, and nothing is lost', async ({ page, context }, { project }) => {
   await signIn(page);
   await page.goto('/settings/bring-in');
+  // What is there already is not known without a connection: nothing comes in unseen, whatever is mended meanwhile.
+  await choose(page, 'first.csv', 'Name', 'Oda Hartigan');
+  await expect(page.getByText('0 clients come in, 1 is there already.')).toBeVisible();
+  await page.getByRole('button', { name: 'Another file' }).click();
+  await context.setOffline(true);
+  await choose(page, 'none.csv', 'Name,Email', 'Oda Hartigan,', 'Ada N,at home');
+  await expect(page.getByText('What is there already could not be looked for.')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Bring 2 clients in' })).toBeDisabled();
+  await context.setOffline(false);
+  const mended = row(page, 'Ada N').getByLabel('Email address');
+  await mended.fill(`ada.n.${project.name}@post.example`);
+  await mended.press('Enter');
+  await expect(row(page, 'Ada N').getByText('This is no email address')).toBeHidden();
+  await expect(page.getByRole('button', { name: 'Bring 2 clients in' })).toBeDisabled();
+  await page.getByRole('button', { name: 'Look again' }).click();
+  await expect(page.getByText('One client comes in, 1 is there already.')).toBeVisible();
+  await page.getByRole('button', { name: 'Another file' }).click();
   await choose(
     page,
     'cards.vcf',

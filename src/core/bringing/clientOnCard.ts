@@ -1,5 +1,6 @@
 import ICAL from 'ical.js';
 import { isAddress } from '../addressing/addresses';
+import { oneLine } from './oneLine';
 import { kindOf } from '../records/read/clientLines';
 import { present, type BroughtClient, type BroughtRow, type Doubt, type Mends } from './brought';
 
@@ -114,13 +115,6 @@ export function clientOnCard(card: string, row: number, mends: Mends = {}): Brou
     notes: notes.slice(0, 20_000) || undefined,
   });
   return { row, facts, doubts };
-}
-
-function oneLine(words: string, most = 200): string {
-  return words
-    .replace(/\s*[\r\n]+\s*/g, ' ')
-    .trim()
-    .slice(0, most);
 }
 
 function textOf(value: unknown): string {

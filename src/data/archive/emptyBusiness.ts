@@ -4,7 +4,6 @@ import type { ArchiveTable } from './archiveTables';
 
 /** The one who made a business that is empty still. */
 export interface FirstOwner {
-  id: string;
   email: string;
   row: Record<string, unknown>;
 }
@@ -42,7 +41,7 @@ export async function emptyBusiness(
     return {
       stays: `${name} is not empty: it has members, records or letters of its own. Make a new business for it.`,
     };
-  return { id, owner: { id: String(owner.id), email: String(owner.email), row: owner } };
+  return { id, owner: { email: String(owner.email), row: owner } };
 }
 
 /** Takes everything out of it but its own row, the last of what is pointed at first. */

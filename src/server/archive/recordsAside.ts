@@ -75,7 +75,7 @@ export async function recordsAside(database: Database, business_id: string, at: 
       await write('records.json', JSON.stringify({ business: own, members, partners }).slice(0, -1));
     }
     for (const name of LISTS)
-      for (const one of records[name] ?? []) await write(`${name}.part`, `,${JSON.stringify(one)}`);
+      await write(`${name}.part`, (records[name] ?? []).map((one) => `,${JSON.stringify(one)}`).join(''));
   }
 
   /** The lists of records behind what is the business's own. */

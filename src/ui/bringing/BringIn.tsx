@@ -164,7 +164,7 @@ export function BringIn({ owner, own, words, latest }: Props) {
                 disabled={
                   given !== undefined ||
                   brought.busy !== undefined ||
-                  brought.unlooked ||
+                  !brought.isLooked ||
                   counted!.comes === 0
                 }
                 onClick={() => void bringIn()}

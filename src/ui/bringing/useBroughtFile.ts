@@ -39,7 +39,9 @@ export interface Brought {
   /** it is being read, or looked for in the business */
   busy?: string | undefined;
   trouble?: string | undefined;
-  /** what is there already is not known of all of it: nothing comes in before */
+  /** what is there already is known of all of it: nothing comes in before */
+  isLooked: boolean;
+  /** it is not, and nobody looks */
   unlooked: boolean;
   lookAgain: () => void;
   stateOf: (row: ReadRow) => RowState;
@@ -63,7 +65,8 @@ export function useBroughtFile(owner: string, own: OwnWays, bookingWord: string)
   const [busy, setBusy] = useState<string>();
   const [trouble, setTrouble] = useState<string>();
   const [found, setFound] = useState<ReadonlyMap<number, Match>>(new Map());
-  const [unlooked, setUnlooked] = useState(false);
+  /** looks that are under way */
+  const [looking, setLooking] = useState(0);
   const [mends, setMends] = useState<ReadonlyMap<number, Mends>>(new Map());
   const [decisions, setDecisions] = useState<ReadonlyMap<number, Decision>>(new Map());
   /** what is asked for a former file, or its former reading, is not shown */
@@ -85,29 +88,29 @@ export function useBroughtFile(owner: string, own: OwnWays, bookingWord: string)
     return reading.current.ask(...given);
   }, []);
 
-  /** Looks for rows in the business, some at a time; what was found shows at once. */
+  /** Looks for rows in the business, some at a time; what was found shows at once. What was not looked for has nothing in `found`. */
   const look = useCallback(async (kind: BroughtKind, rows: readonly BroughtRow[], mine: number) => {
     const asked = rows.flatMap((row) => askedOf(kind, row as never) ?? []);
-    setUnlooked(false);
-    for (let from = 0; from < asked.length; from += ROWS_AT_ONCE) {
-      // One that was mended is looked for while others are.
-      if (rows.length > 1) setBusy(`Looked for ${from} of ${asked.length} among what is there …`);
-      const part = asked.slice(from, from + ROWS_AT_ONCE);
-      const answer = await askServer<{ matches: Match[] }>('/api/bringing/matches', { kind, rows: part });
-      if (turn.current !== mine) return;
-      if ('offline' in answer || answer.status !== 200) {
-        if (rows.length > 1) setBusy(undefined);
-        return setUnlooked(true);
+    setLooking((n) => n + 1);
+    try {
+      for (let from = 0; from < asked.length; from += ROWS_AT_ONCE) {
+        // One that was mended is looked for while others are.
+        if (rows.length > 1) setBusy(`Looked for ${from} of ${asked.length} among what is there …`);
+        const part = asked.slice(from, from + ROWS_AT_ONCE);
+        const answer = await askServer<{ matches: Match[] }>('/api/bringing/matches', { kind, rows: part });
+        if (turn.current !== mine) return;
+        if ('offline' in answer || answer.status !== 200) break;
+        const told = new Map(answer.body.matches.map((one) => [one.row, one]));
+        setFound((before) => {
+          const next = new Map(before);
+          for (const { row } of part) next.set(row, told.get(row) ?? { row, clients: [] });
+          return next;
+        });
       }
-      const told = answer.body.matches;
-      const asking = new Set(part.map(({ row }) => row));
-      setFound((before) => {
-        const next = new Map([...before].filter(([row]) => !asking.has(row)));
-        for (const one of told) next.set(one.row, one);
-        return next;
-      });
+      if (turn.current === mine && rows.length > 1) setBusy(undefined);
+    } finally {
+      setLooking((n) => n - 1);
     }
-    if (turn.current === mine && rows.length > 1) setBusy(undefined);
   }, []);
 
   const read = useCallback(
@@ -186,6 +189,11 @@ export function useBroughtFile(owner: string, own: OwnWays, bookingWord: string)
     () => (file?.kind === 'client' ? saidBefore(file.rows as never) : new Map<number, number>()),
     [file],
   );
+  /** the rows that were not looked for since they were read */
+  const open = useMemo(
+    () => (file?.rows ?? []).filter(({ row, facts }) => facts && !found.has(row)),
+    [file, found],
+  );
   const stateOf = useCallback(
     (row: ReadRow): RowState =>
       stateOfRow(file?.kind ?? 'client', row as never, found.get(row.row), decisions.get(row.row), {
@@ -199,9 +207,10 @@ export function useBroughtFile(owner: string, own: OwnWays, bookingWord: string)
     file,
     busy,
     trouble,
-    unlooked,
+    isLooked: open.length === 0,
+    unlooked: open.length > 0 && looking === 0 && busy === undefined,
     lookAgain: () => {
-      if (file) void look(file.kind, file.rows, turn.current);
+      if (file) void look(file.kind, open, turn.current);
     },
     stateOf,
     mendsOf: (row) => mends.get(row) ?? {},
@@ -243,6 +252,7 @@ export function useBroughtFile(owner: string, own: OwnWays, bookingWord: string)
         if (told.type !== 'read' || turn.current !== mine) return;
         const [mended] = told.rows;
         if (!mended || !file) return;
+        setFound((before) => new Map([...before].filter(([one]) => one !== row)));
         setFile(
           (before) =>
             before && { ...before, rows: before.rows.map((one) => (one.row === row ? mended : one)) },

@@ -10,6 +10,7 @@ import {
   type Mends,
   type OwnWays,
 } from '../brought';
+import { oneLine } from '../oneLine';
 import type { CalendarEvent } from './eventsIn';
 
 const LONGEST = 366 * 86_400_000;
@@ -110,13 +111,6 @@ function placeOf(words: string | undefined): AddressData | undefined {
     .filter(Boolean)
     .slice(0, 6);
   return lines.length > 0 ? { street: lines } : undefined;
-}
-
-function oneLine(words: string): string {
-  return words
-    .replace(/\s*[\r\n]+\s*/g, ' ')
-    .trim()
-    .slice(0, 200);
 }
 
 /** Whether a title names a service, whole. */

@@ -113,7 +113,8 @@ function isRefusal(error: unknown): boolean {
   return code !== undefined && !AGAIN.has(code) && /^2[23]|^P0/.test(code);
 }
 
-const CHANGED = ['service', 'status', 'starts_at', 'ends_at', 'location', 'notes'] as const;
+/** What another calendar changes of a visit. */
+export const CHANGED = ['service', 'status', 'starts_at', 'ends_at', 'location', 'notes'] as const;
 
 /** A visit with a mark that is there already is changed; one that was cancelled here stays so. */
 async function bookingComesIn(

@@ -2,6 +2,7 @@ import { QueryTypes } from 'sequelize';
 import type { BroughtKind } from '../../../core/bringing/brought';
 import type { Database, TableName } from '../../database';
 import type { LeftOver } from '../../models/bringing';
+import { CHANGED } from './comeIn';
 
 /** A record that came in, as it was then. */
 export interface Came {
@@ -96,9 +97,7 @@ async function asBefore(
   version: number,
   before: Record<string, unknown>,
 ): Promise<boolean> {
-  const names = Object.keys(before)
-    .filter((name) => ['service', 'status', 'starts_at', 'ends_at', 'location', 'notes'].includes(name))
-    .join(', ');
+  const names = CHANGED.join(', ');
   const changed = await sequelize.query(
     `update booking set (${names}) = (select ${names} from jsonb_populate_record(null::booking, $before::jsonb)), version = version + 1
      where business_id = $business_id and id = $id and version = $version returning id`,
