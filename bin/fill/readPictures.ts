@@ -1,5 +1,5 @@
 import path from 'node:path';
-import { pictureType } from '../../src/server/records/pictureType';
+import { pictureType } from '../../src/server/files/pictureType';
 import { readInside } from './insideFolder';
 
 /**

@@ -11,6 +11,7 @@ import { recordPage } from '../server/records/recordPage';
 import { showLetters } from '../server/letters/showLetters';
 import { templatesOfAct } from '../server/templates/actTemplates';
 import { MergedNote } from '../ui/clients/MergedNote';
+import { RecordFileList } from '../ui/files/RecordFileList';
 import { ActLetters } from '../ui/records/ActLetters';
 import { BeginFrom } from '../ui/records/BeginFrom';
 import { PaymentForm } from '../ui/records/PaymentForm';
@@ -46,7 +47,7 @@ export async function RecordRoute({ kind, segment, back, did }: RouteProps) {
   const member = await requireMember();
   const letters = await showLetters(member, found.letters);
   const key = keyFrom(segment);
-  const { view, version, payable, booking, invoiceStatus, days, notedBy } = found;
+  const { view, version, payable, booking, invoiceStatus, days, notedBy, files } = found;
   const from = `${kind}:${key}`;
   const act = typeof did === 'string' ? actOfWord(did) : undefined;
   const word = member.words.booking;
@@ -59,6 +60,7 @@ export async function RecordRoute({ kind, segment, back, did }: RouteProps) {
       words={member.words}
       letters={letters}
       {...(invoiceStatus === 'void' ? {} : { change: `${recordPath({ kind, key })}/change` })}
+      {...(files ? { files: <RecordFileList {...files} /> } : {})}
       foot={
         <>
           {kind === 'client' && (

@@ -1,3 +1,4 @@
+import { boolean, object, string, type InferType } from 'yup';
 import { sizeInWords } from '../describe/sizeInWords';
 import { isPaper } from '../template/papers';
 
@@ -11,6 +12,8 @@ export const MOST_FILES = 1000;
 export interface OwnFile {
   name: string;
   size: number;
+  /** what it was called before: templates that name it so still find it */
+  formerly?: string[];
 }
 
 /** What is said of a file that no letter can have. */
@@ -48,6 +51,43 @@ export function besideAnother(name: string, number: number): string {
   const stem = ending ? name.slice(0, -ending.length - 1) : name;
   return `${stem} ${number}${ending ? `.${ending}` : ''}`;
 }
+
+/** A name that a file is given: its ending stays, for it says what the file is. */
+export function renamed(given: string, before: string): string {
+  const name = fileName(given);
+  const ending = endingOf(before);
+  return !name || !ending || endingOf(name) === ending ? name : fileName(`${name}.${ending}`);
+}
+
+/** A file of the business's own as the list of them has it. */
+export interface ListedFile extends OwnFile {
+  id: string;
+  /** when it was brought in, in words */
+  day: string;
+  /** what the templates are called that have it go along */
+  templates: string[];
+}
+
+/** What is asked of a file: another name, or that it is removed or put back. Given to `/api/own-files/<id>` and `/api/record-files/<id>`. */
+export const FILE_CHANGE = object({
+  name: string().max(200, 'At most 200 characters.'),
+  removed: boolean(),
+})
+  .noUnknown()
+  .test(
+    'one',
+    'Say a name, or whether it is removed.',
+    ({ name, removed }) => (name === undefined) !== (removed === undefined),
+  );
+export type FileChange = InferType<typeof FILE_CHANGE>;
+
+/** What came of it; its name as it is kept. */
+export type FileChanged =
+  | { result: 'done'; name: string }
+  /** another has the name */
+  | { result: 'taken'; error: string; field?: 'name' }
+  | { result: 'wrong'; error: string; field: 'name' }
+  | { result: 'gone'; error: string };
 
 /** What came of bringing in a file; its name as it is kept. */
 export type FileAnswer =

@@ -3,7 +3,14 @@ import type { RecordBook } from '../records/recordBook';
 import { SCHEMA_DEFAULTS } from '../records/defaults';
 import { sumLine } from '../records/derive/invoiceSums';
 import { fullName } from '../people/names';
-import type { BookingData, ClientData, EnquiryData, InvoiceData, ProjectData } from '../records/recordsFile';
+import type {
+  BookingData,
+  ClientData,
+  EnquiryData,
+  InvoiceData,
+  ItemData,
+  ProjectData,
+} from '../records/recordsFile';
 import type { RecordKind } from '../records/recordKind';
 import type { StartingPoint } from '../records/which/situation';
 import { FactWords } from './factWords';
@@ -17,10 +24,12 @@ export interface RecordView {
   title: string;
   note: string;
   facts: Fact[];
-  /** lines, payments, items, people: each a short table; so many of its last columns are sums */
-  tables: { title: string; columns: string[]; rows: string[][]; sums?: 1 | 2 }[];
+  /** lines, payments, items, people: each a short table; so many of its last columns are sums, and its rows may lead to records */
+  tables: { title: string; columns: string[]; rows: string[][]; sums?: 1 | 2; links?: RecordLink[] }[];
   /** other records it leads to */
   links: RecordLink[];
+  /** what heads those to things */
+  items?: string;
   client?: { key: string; name: string };
 }
 
@@ -29,11 +38,20 @@ interface Fact {
   value: string;
 }
 
-interface RecordLink {
-  kind: 'project' | 'booking' | 'invoice' | 'enquiry';
+/** A record that another leads to; a thing with its client's key. */
+export interface RecordLink {
+  kind: 'project' | 'booking' | 'invoice' | 'enquiry' | 'item';
   key: string;
+  client?: string;
   name: string;
   note: string;
+}
+
+/** A client's thing as its page shows it. Undefined: there is none of those keys. */
+export function itemView(book: RecordBook, client: string, key: string): RecordView | undefined {
+  const owner = book.clients.get(client);
+  const item = owner?.items?.find((one) => one.key === key);
+  return item && new View(book).item(owner!, item);
 }
 
 /** Undefined: there is no such record. */
@@ -118,6 +136,7 @@ class View {
               .map(({ label, value }) => `${label}: ${value}`)
               .join(', '),
           ]),
+          { links: (client.items ?? []).map((item) => linkToItem(client.key, item)) },
         ),
       ].filter(({ rows }) => rows.length > 0),
       links: [
@@ -128,6 +147,19 @@ class View {
         ...[...bookings].reverse().map((one) => link('booking', one, nameBooking(this.book, one))),
         ...[...invoices].reverse().map((one) => link('invoice', one, nameInvoice(this.book, one))),
       ],
+    };
+  }
+
+  item(client: ClientData, item: ItemData): RecordView {
+    const bookings = this.book.ofClient(client).bookings.filter((one) => one.items?.includes(item.key));
+    return {
+      kind: this.book.business.item_label ?? SCHEMA_DEFAULTS.itemLabel,
+      title: item.name ?? item.key,
+      note: item.kind ?? '',
+      facts: facts('item', [...this.words.custom('item', item.custom), ['notes', item.notes]]),
+      tables: [],
+      links: [...bookings].reverse().map((one) => link('booking', one, nameBooking(this.book, one))),
+      ...this.itsClient(client.key),
     };
   }
 
@@ -190,12 +222,15 @@ class View {
         ['member', this.words.member(booking.member)],
         ['location', this.words.address(booking.location)],
         ['price', this.words.money(booking.price)],
-        { label: this.items, value: items.map((item) => item.name).join(', ') },
         ...this.words.custom('booking', booking.custom),
         ['notes', booking.notes],
       ]),
       tables: [],
-      links: project ? [link('project', project, nameProject(this.book, project))] : [],
+      items: this.items,
+      links: [
+        ...items.map((item) => linkToItem(booking.client ?? '', item)),
+        ...(project ? [link('project', project, nameProject(this.book, project))] : []),
+      ],
       ...this.itsClient(booking.client),
     };
   }
@@ -224,7 +259,7 @@ class View {
           headingOf('invoice', 'lines'),
           ['description', 'amount'].map((key) => headingOf('line', key)),
           (invoice.lines ?? []).map((line) => [line.description ?? '', money(sumLine(line).amount)]),
-          1,
+          { sums: 1 },
         ),
         table(
           headingOf('invoice', 'payments'),
@@ -234,7 +269,7 @@ class View {
             payment.method ?? '',
             money(payment.amount),
           ]),
-          1,
+          { sums: 1 },
         ),
         table(
           'Instalments',
@@ -244,7 +279,7 @@ class View {
             money(part.amount),
             money(this.book.leftOf(part)),
           ]),
-          2,
+          { sums: 2 },
         ),
       ].filter(({ rows }) => rows.length > 0),
       links: project ? [link('project', project, nameProject(this.book, project))] : [],
@@ -261,6 +296,10 @@ class View {
     const client = this.book.clients.get(key ?? '');
     return client ? { client: { key: client.key, name: client.name ?? client.key } } : {};
   }
+}
+
+function linkToItem(client: string, { key, name, kind }: ItemData): RecordLink {
+  return { kind: 'item', key, client, name: name ?? key, note: kind ?? '' };
 }
 
 function link(
@@ -284,9 +323,9 @@ function table(
   title: string,
   columns: string[],
   rows: string[][],
-  sums?: 1 | 2,
+  more: Pick<RecordView['tables'][number], 'sums' | 'links'> = {},
 ): RecordView['tables'][number] {
-  return { title, columns, rows, ...(sums ? { sums } : {}) };
+  return { title, columns, rows, ...more };
 }
 
 function plural(word: string): string {

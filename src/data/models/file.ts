@@ -1,4 +1,4 @@
-import { bytes, key, maybe, moment, text, uuid, whole } from '../column';
+import { bytes, key, maybe, moment, money, or, text, texts, uuid, whole, yesNo } from '../column';
 
 /** A file's content, once for each business, by its SHA-256. */
 export const FILE = {
@@ -7,6 +7,13 @@ export const FILE = {
   media_type: text(),
   size: whole(),
   content: bytes(),
+  in_words: or(yesNo(), true),
+};
+
+/** How much of its room a business has used, in bytes. */
+export const FILE_ROOM = {
+  business_id: key(uuid()),
+  used: money(),
 };
 
 /** A file of the business's own, which templates name. */
@@ -17,15 +24,22 @@ export const OWN_FILE = {
   sha256: text(),
   size: whole(),
   brought_at: moment(),
+  former_names: or(texts(), []),
+  removed_at: maybe(moment()),
 };
 
-/** A file kept with a client or a project, under a name. */
+/** A file kept with a client, or with a project, a booking or an item of theirs, under a name. */
 export const RECORD_FILE = {
   business_id: key(uuid()),
   id: key(uuid()),
   sha256: text(),
   name: text(),
-  client_id: maybe(uuid()),
+  client_id: uuid(),
   project_id: maybe(uuid()),
-  position: whole(),
+  booking_id: maybe(uuid()),
+  item_id: maybe(uuid()),
+  size: whole(),
+  preview: maybe(text()),
+  brought_at: moment(),
+  removed_at: maybe(moment()),
 };

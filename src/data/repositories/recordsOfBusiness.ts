@@ -27,7 +27,7 @@ const OF_CLIENTS = {
   contact: 'position',
   item: 'position',
   enquiry: 'received_at, key',
-  record_file: 'position',
+  record_file: 'brought_at, name',
   project: 'starts_on, key',
   project_contact: 'position',
   project_partner: 'position',
@@ -38,6 +38,8 @@ const OF_CLIENTS = {
   payment: 'position',
   instalment: 'position',
 } as const satisfies Partial<Record<TableName, string>>;
+/** The files that fields say: those of clients and projects. */
+const SAID_FILES = 'booking_id is null and item_id is null and removed_at is null';
 type OfClients = keyof typeof OF_CLIENTS;
 const NAMES = Object.keys(OF_CLIENTS) as OfClients[];
 
@@ -49,7 +51,8 @@ async function rowsOfClients(
   if (scope && scope.clients.length + (scope.enquiries ?? []).length === 0)
     return Object.fromEntries(NAMES.map((name) => [name, []])) as never;
   const wanted = NAMES.map((name) => {
-    const where = scope ? `${OF_BUSINESS} and (${WITHIN[name]})` : OF_BUSINESS;
+    const said = name === 'record_file' ? `${OF_BUSINESS} and ${SAID_FILES}` : OF_BUSINESS;
+    const where = scope ? `${said} and (${WITHIN[name]})` : said;
     return [name, wantedOf(name, where, OF_CLIENTS[name])] as const;
   });
   const bind = scope ? { clients: scope.clients, enquiries: scope.enquiries ?? [] } : {};
@@ -83,7 +86,7 @@ export async function recordsOfBusiness(
   const by = {
     contacts: grouped(contacts, (row) => row.client_id),
     items: grouped(items, (row) => row.client_id),
-    clientFiles: grouped(files, (row) => row.client_id),
+    clientFiles: grouped(files, (row) => (row.project_id ? null : row.client_id)),
     projectFiles: grouped(files, (row) => row.project_id),
     projectContacts: grouped(rows.project_contact, (row) => row.project_id),
     projectPartners: grouped(rows.project_partner, (row) => row.project_id),
@@ -166,7 +169,7 @@ const WITHIN: Readonly<Record<OfClients, string>> = {
   contact: THEIRS,
   item: THEIRS,
   enquiry: `${THEIRS} or id = any($enquiries::uuid[])`,
-  record_file: `${THEIRS} or ${OF_PROJECTS}`,
+  record_file: THEIRS,
   project: THEIRS,
   project_contact: THEIRS,
   project_partner: OF_PROJECTS,

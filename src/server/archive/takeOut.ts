@@ -17,7 +17,7 @@ import {
 import { archiveRows } from '../../data/archive/archiveRows';
 import { archiveTables } from '../../data/archive/archiveTables';
 import type { Database } from '../../data/database';
-import { picturesOfBusiness } from '../../data/repositories/pictures';
+import { picturesOfBusiness } from '../../data/repositories/files/pictures';
 import { attachmentsOf } from '../../data/repositories/sending/attachments';
 import { sharedWords } from '../../data/repositories/templates/sharedWords';
 import { compose } from '../../post/compose';

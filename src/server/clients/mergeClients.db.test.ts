@@ -1,14 +1,16 @@
 import { QueryTypes } from 'sequelize';
-import { expect, it, vi } from 'vitest';
+import { beforeAll, expect, it, vi } from 'vitest';
 import * as clock from '../clock';
 import { connection } from '../connection';
 import { keepRecord, recordFacts } from '../records/keepRecord';
 import { recordPage } from '../records/recordPage';
 import { demonstrationDatabase } from '../test/demonstrationDatabase';
+import { everyRecordFiled } from '../test/everyRecordFiled';
 import { imke } from '../test/imke';
 import { likelyDoubles, mergeClient, mergedLately, twoClients, unmergeClient } from './mergeClients';
 
 demonstrationDatabase();
+beforeAll(everyRecordFiled);
 
 const TABLES = [
   ...['client', 'contact', 'item', 'project', 'project_contact', 'project_partner', 'enquiry', 'booking'],

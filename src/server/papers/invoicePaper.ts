@@ -1,7 +1,7 @@
 import path from 'node:path';
 import PdfPrinter from 'pdfmake';
 import { RecordBook } from '../../core/records/recordBook';
-import { picturesOfBusiness } from '../../data/repositories/pictures';
+import { picturesOfBusiness } from '../../data/repositories/files/pictures';
 import { recordsOfBusiness } from '../../data/repositories/recordsOfBusiness';
 import { scopeFrom, startingRecord } from '../../data/repositories/startingRecords';
 import { now } from '../clock';

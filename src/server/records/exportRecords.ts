@@ -1,7 +1,7 @@
 import type { RecordsFile } from '../../core/records/recordsFile';
 import { openDatabase } from '../../data/database';
 import { inSentence } from '../../data/databaseError';
-import { picturesOfBusiness, type Picture } from '../../data/repositories/pictures';
+import { picturesOfBusiness, type Picture } from '../../data/repositories/files/pictures';
 import { recordsOfBusiness } from '../../data/repositories/recordsOfBusiness';
 import { businessByKey } from '../businessByKey';
 import { withPicturesNamed } from './exportPictures';

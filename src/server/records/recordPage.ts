@@ -1,6 +1,7 @@
 import { QueryTypes } from 'sequelize';
+import { FILE_OWNERS, type RecordFiles } from '../../core/contract/recordFiles';
 import type { Payable } from '../../core/contract/payments';
-import { recordView, type RecordView } from '../../core/describe/recordView';
+import { itemView, recordView, type RecordView } from '../../core/describe/recordView';
 import type { DayAsked } from '../../core/contract/freeDays';
 import type { BookingData } from '../../core/records/recordsFile';
 import { readMoment } from '../../core/dates/zone';
@@ -14,6 +15,7 @@ import { recordsOfBusiness } from '../../data/repositories/recordsOfBusiness';
 import { scopeFrom, startingRecord } from '../../data/repositories/startingRecords';
 import { now } from '../clock';
 import { connection } from '../connection';
+import { recordFiles } from '../files/recordFiles';
 import type { CurrentMember } from '../signIn/currentMember';
 import { forMember } from '../forMember';
 import { freeDays } from './freeDays';
@@ -30,6 +32,8 @@ export interface RecordPage {
   invoiceStatus?: 'draft' | 'sent' | 'void';
   /** of a client who asked for no letters: who noted it */
   notedBy?: string;
+  /** of a client, a project or a booking */
+  files?: RecordFiles;
   /** of an enquiry: the days asked for, as they are booked now */
   days?: DayAsked[];
 }
@@ -60,11 +64,21 @@ export const recordPage = forMember(
       view,
       letters,
       version: record.version,
+      ...(await filesOf(member, start)),
       ...(payable ? { payable } : {}),
       ...(await ofItsKind(member, book, start)),
     };
   },
 );
+
+async function filesOf(
+  member: CurrentMember,
+  { kind, key }: StartingPoint,
+): Promise<Pick<RecordPage, 'files'>> {
+  const has = FILE_OWNERS.find((one) => one === kind);
+  const files = has && (await recordFiles(member, { kind: has, key }));
+  return files ? { files } : {};
+}
 
 async function ofItsKind(
   member: CurrentMember,
@@ -90,6 +104,24 @@ async function ofItsKind(
       return {};
   }
 }
+
+/** A client's thing with its facts, what was done to it, and its files. Undefined: there is none of those keys. */
+export const itemPage = forMember(
+  async (
+    member: CurrentMember,
+    client: string,
+    key: string,
+  ): Promise<{ view: RecordView; files: RecordFiles } | undefined> => {
+    const { business_id } = member;
+    const start = { kind: 'client', key: client } as const;
+    const record = await startingRecord(connection(), business_id, start);
+    if (!record) return undefined;
+    const records = await recordsOfBusiness(connection(), business_id, scopeFrom(start, record));
+    const view = itemView(new RecordBook(records!, now()), client, key);
+    const files = await recordFiles(member, { kind: 'item', key, client });
+    return view && files && { view, files };
+  },
+);
 
 async function notedBy(business_id: string, key: string): Promise<string | undefined> {
   const [found] = await connection().sequelize.query<{ name: string }>(

@@ -1,14 +1,16 @@
 import { QueryTypes } from 'sequelize';
-import { expect, it } from 'vitest';
+import { beforeAll, expect, it } from 'vitest';
 import { startingRecord } from '../../data/repositories/startingRecords';
 import { connection } from '../connection';
 import { demonstrationDatabase } from '../test/demonstrationDatabase';
+import { everyRecordFiled } from '../test/everyRecordFiled';
 import { imke } from '../test/imke';
 import type { FormKind } from '../../core/contract/records/recordForms';
 import { keepRecord, recordFacts } from './keepRecord';
 import { putBackRecord, removedRecords, removeRecord } from './removeRecord';
 
 demonstrationDatabase();
+beforeAll(everyRecordFiled);
 
 const TABLES = [
   ...['client', 'contact', 'item', 'project', 'project_contact', 'project_partner', 'enquiry', 'booking'],

@@ -9,7 +9,7 @@ import { readMailServer, type MailServer } from '../../post/mailConnection';
 import { keepTemplate } from '../templates/keepTemplate';
 import { attachment } from '../letters/attachment';
 import { oneLetter } from '../letters/oneLetter';
-import { bringOwnFile } from '../records/ownFiles';
+import { bringOwnFile } from '../files/ownFiles';
 import { imke } from '../test/imke';
 import { Ledger } from './ledger';
 import { Sender } from './sender';

@@ -4,6 +4,8 @@ import { tidyBringings } from '../../data/repositories/bringing/bringings';
 import { TAKEN_OUT_FOR_DAYS } from '../../core/contract/bringing';
 import { Bringer } from '../bringing/bringer';
 import { openJobs, TIDY } from '../jobs';
+import { sweepRemoved } from '../../data/repositories/files/sweepRemoved';
+import { now } from '../clock';
 import { tidySessions } from '../signIn/tidySessions';
 import { Sender } from './sender';
 
@@ -25,6 +27,7 @@ export async function startWorker(url: string, smtpUrl: string): Promise<{ stop:
   await boss.work(TIDY, async () => {
     await tidySessions(database);
     await tidyBringings(database, TAKEN_OUT_FOR_DAYS);
+    await sweepRemoved(database, { files: daysAgo(FILES_FOR_DAYS), records: daysAgo(REMOVED_FOR_DAYS) });
   });
   await boss.schedule(TIDY, '*/15 * * * *');
   const sender = new Sender(database, server);
@@ -38,4 +41,12 @@ export async function startWorker(url: string, smtpUrl: string): Promise<{ stop:
       await database.close();
     },
   };
+}
+
+/** A removed file can be put back for so many days, a record, with its files, for more. */
+const FILES_FOR_DAYS = 1;
+const REMOVED_FOR_DAYS = 30;
+
+function daysAgo(days: number): Date {
+  return new Date(now() - days * 86_400_000);
 }

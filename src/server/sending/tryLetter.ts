@@ -3,7 +3,7 @@ import { imageSources } from '../../core/fill/write/images';
 import { SCHEMA_DEFAULTS } from '../../core/records/defaults';
 import type { Database } from '../../data/database';
 import type { TryOutcome, OutgoingLetter } from '../../data/repositories/sending/outgoing';
-import { picturesOfBusiness } from '../../data/repositories/pictures';
+import { picturesOfBusiness } from '../../data/repositories/files/pictures';
 import { attachmentsOf } from '../../data/repositories/sending/attachments';
 import { compose } from '../../post/compose';
 import type { HandOver } from '../../post/mailConnection';

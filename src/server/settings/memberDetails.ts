@@ -5,7 +5,7 @@ import {
   keepMemberDetails as keep,
   memberDetails as detailsOf,
 } from '../../data/repositories/records/memberDetails';
-import { isPictureHere } from '../../data/repositories/pictures';
+import { isPictureHere } from '../../data/repositories/files/pictures';
 import { connection } from '../connection';
 import { forMember } from '../forMember';
 import type { CurrentMember } from '../signIn/currentMember';

@@ -5,7 +5,7 @@ import {
   keepOwnDetails as keep,
   ownDetails as detailsOf,
 } from '../../data/repositories/records/ownDetails';
-import { isPictureHere } from '../../data/repositories/pictures';
+import { isPictureHere } from '../../data/repositories/files/pictures';
 import { connection } from '../connection';
 import { forMember } from '../forMember';
 import type { CurrentMember } from '../signIn/currentMember';

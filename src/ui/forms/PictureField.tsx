@@ -2,7 +2,7 @@
 
 import { useRef, useState } from 'react';
 import { useController } from 'react-hook-form';
-import { bringPicture } from '../templates/pictures/bringPicture';
+import { bringPicture } from '../files/bringPicture';
 import { LabelledGroup } from './Labelled';
 
 interface Props {
@@ -24,7 +24,7 @@ export function PictureField({ name, label, help, alt }: Props) {
   async function bring(file: File) {
     setTrouble(undefined);
     setShare(0);
-    const brought = await bringPicture(file, setShare);
+    const brought = await bringPicture(file, { share: setShare });
     setShare(undefined);
     if ('trouble' in brought) setTrouble(brought.trouble);
     else field.onChange(brought.sha256);

@@ -14,16 +14,20 @@ interface Props {
   back: { href: string; words: string };
   view: RecordView;
   words: BookingWords;
-  letters: ShownLetter[];
+  /** absent: it has none of its own */
+  letters?: ShownLetter[];
   /** where its facts are changed, where they can be */
   change?: string;
   /** what can be done about the record besides writing */
   children?: ReactNode;
+  /** its files, behind what hangs on it */
+  files?: ReactNode;
   /** what stands at the end */
   foot?: ReactNode;
 }
 
-const headings = ({ bookings }: BookingWords) => [
+const headings = ({ bookings }: BookingWords, items = '') => [
+  { kind: 'item', title: items },
   { kind: 'enquiry', title: 'Enquiries' },
   { kind: 'project', title: 'Projects' },
   { kind: 'booking', title: capital(bookings) },
@@ -31,8 +35,8 @@ const headings = ({ bookings }: BookingWords) => [
 ];
 
 /** A record on paper: its facts, what hangs on it, and its letters. */
-export function RecordPaper({ from, back, view, words, letters, change, children, foot }: Props) {
-  const { title, note, facts, tables, links, client } = view;
+export function RecordPaper({ from, back, view, words, letters, change, children, files, foot }: Props) {
+  const { title, note, facts, tables, links, items, client } = view;
   return (
     <article className="paper letter record" aria-labelledby="record-title">
       <header className="record-head">
@@ -85,9 +89,20 @@ export function RecordPaper({ from, back, view, words, letters, change, children
               <tbody>
                 {table.rows.map((row, i) => (
                   <tr key={i}>
-                    {row.map((cell, j) => (
-                      <td key={j}>{cell}</td>
-                    ))}
+                    {row.map((cell, j) => {
+                      const link = j === 0 ? table.links?.[i] : undefined;
+                      return (
+                        <td key={j}>
+                          {link ? (
+                            <Link href={recordPath(link)} prefetch={false}>
+                              {cell}
+                            </Link>
+                          ) : (
+                            cell
+                          )}
+                        </td>
+                      );
+                    })}
                   </tr>
                 ))}
               </tbody>
@@ -95,7 +110,7 @@ export function RecordPaper({ from, back, view, words, letters, change, children
           </div>
         </section>
       ))}
-      {headings(words).map(({ kind, title: heading }) => {
+      {headings(words, items).map(({ kind, title: heading }) => {
         const own = links.filter((link) => link.kind === kind);
         return (
           own.length > 0 && (
@@ -115,10 +130,13 @@ export function RecordPaper({ from, back, view, words, letters, change, children
           )
         );
       })}
-      <section id="letters">
-        <h2>Letters</h2>
-        <Letters letters={letters} />
-      </section>
+      {files}
+      {letters && (
+        <section id="letters">
+          <h2>Letters</h2>
+          <Letters letters={letters} />
+        </section>
+      )}
       {foot}
     </article>
   );

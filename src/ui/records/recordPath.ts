@@ -9,7 +9,17 @@ const PLACES: Readonly<Record<FormKind, string>> = {
   partner: '/work/partners',
 };
 
-/** The page of a record. */
-export function recordPath({ kind, key }: { kind: FormKind; key: string }): string {
+/** The page of a record; a thing is found at its client. */
+export function recordPath({
+  kind,
+  key,
+  client = '',
+}: {
+  kind: FormKind | 'item';
+  key: string;
+  client?: string;
+}): string {
+  if (kind === 'item')
+    return `${PLACES.client}/${encodeURIComponent(client)}/items/${encodeURIComponent(key)}`;
   return `${PLACES[kind]}/${encodeURIComponent(key)}`;
 }

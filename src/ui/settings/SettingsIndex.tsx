@@ -11,6 +11,7 @@ const PAGES = [
   ['/settings/work', 'Services and invoices', 'usual lengths and prices, numbers, payment plans'],
   ['/settings/fields', 'Custom fields', 'facts that you keep of your own'],
   ['/settings/links', 'Links', 'guides and forms, kept once by name'],
+  ['/settings/files', 'Files', 'price lists and terms, kept once by name'],
   ['/settings/enquiry-form', 'Form for your site', 'a page on which people write to you'],
   ['/templates/signatures', 'Signatures', 'what stands under your letters'],
   ['/templates/letterhead', 'Letterhead', 'what stands around them'],

@@ -1,5 +1,5 @@
 import { MOST_ATTACHED, tooLargeFile, type FileAnswer } from '../../../core/contract/files';
-import { bringOwnFile } from '../../../server/records/ownFiles';
+import { bringOwnFile } from '../../../server/files/ownFiles';
 import { asMember } from '../asMember';
 import { readBytes } from '../readBytes';
 import { Refused } from '../refused';

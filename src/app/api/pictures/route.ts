@@ -1,5 +1,5 @@
 import { LARGEST_PICTURE, tooLargePicture } from '../../../core/contract/pictures';
-import { bringPicture } from '../../../server/records/bringPicture';
+import { bringPicture } from '../../../server/files/bringPicture';
 import { asMember } from '../asMember';
 import { readBytes } from '../readBytes';
 import { PICTURE_STATUS } from './pictureStatus';

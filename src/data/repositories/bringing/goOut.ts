@@ -31,6 +31,7 @@ const COME_OF: Readonly<
   ],
   booking: [
     ['booking_item', 'booking_id'],
+    ['record_file', 'booking_id'],
     ['message', 'booking_id'],
   ],
   invoice: [

@@ -22,9 +22,6 @@ export type Removing =
   /** letters about it are on their way, or held */
   | { result: 'going'; letters: number };
 
-/** Removed records can be put back for so many days. */
-const KEPT_FOR_DAYS = 30;
-
 const THEIRS = 'client_id = $id';
 const OF_INVOICES =
   'invoice_id in (select id from invoice where business_id = $business_id and client_id = $id)';
@@ -59,7 +56,7 @@ const GOING: Readonly<Record<FormKind, Going>> = {
       ['invoice_line', OF_INVOICES],
       ['payment', OF_INVOICES],
       ['instalment', OF_INVOICES],
-      ['record_file', `${THEIRS} or ${OF_PROJECTS}`],
+      ['record_file', THEIRS],
     ],
     loosened: [
       ['message', 'client_id', 'client'],
@@ -97,6 +94,7 @@ const GOING: Readonly<Record<FormKind, Going>> = {
     rows: [
       ['booking', 'id = $id'],
       ['booking_item', 'booking_id = $id'],
+      ['record_file', 'booking_id = $id'],
     ],
     loosened: [['message', 'booking_id', 'booking']],
     letters: 'booking_id = $id',
@@ -126,7 +124,7 @@ const GOING: Readonly<Record<FormKind, Going>> = {
 
 /**
  * Takes a record out that is still as it was seen, with all that is its own; what pointed at it points nowhere until it is put
- * back. What has lain there for longer than it is kept is swept away.
+ * back.
  */
 export async function removeRecord(
   { sequelize, inTransaction }: Database,
@@ -182,10 +180,6 @@ export async function removeRecord(
       await sequelize.query(`delete from ${table} where business_id = $business_id and (${where})`, {
         bind: { ...bind, id },
       });
-    await sequelize.query(
-      'delete from removed_record where business_id = $business_id and removed_at < $before',
-      { bind: { ...bind, before: new Date(at.getTime() - KEPT_FOR_DAYS * 86_400_000) } },
-    );
     return { result: 'removed', id: kept!.id };
   });
 }

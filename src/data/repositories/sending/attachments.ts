@@ -22,6 +22,7 @@ export async function attachOwnFiles(
      select business_id, $id, wanted.place, own_file.name, sha256
      from unnest($names::text[]) with ordinality as wanted (name, place)
      join own_file on business_id = $business_id and lower(own_file.name) = lower(wanted.name)
+       and own_file.removed_at is null
      returning position`,
     { bind: { business_id, id, names }, type: QueryTypes.SELECT },
   );

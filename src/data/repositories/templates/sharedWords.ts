@@ -25,7 +25,11 @@ export async function sharedWords(database: Database, business_id: string): Prom
       passage: { columns: ['key', 'name', 'former_names', 'document'], where, order: 'name' },
       letterhead: { columns: ['part', 'document'], where },
       template_group: { columns: ['name', 'former_names'], where, order: 'position' },
-      own_file: { columns: ['name', 'size'], where, order: 'lower(name)' },
+      own_file: {
+        columns: ['name', 'size', 'former_names'],
+        where: `${where} and removed_at is null`,
+        order: 'lower(name)',
+      },
     },
     { business_id },
   );
@@ -40,6 +44,10 @@ export async function sharedWords(database: Database, business_id: string): Prom
     signatures: signaturesIn(own),
     letterhead: Object.fromEntries(rows.letterhead.map(({ part, document }) => [part, document])),
     groups: rows.template_group.map(called),
-    files: rows.own_file,
+    files: rows.own_file.map(({ name, size, former_names }) => ({
+      name,
+      size,
+      ...(former_names.length > 0 ? { formerly: former_names } : {}),
+    })),
   };
 }

@@ -123,8 +123,8 @@ export async function editionOfTemplates(
        (select 'others,' || string_agg(concat_ws(',', template.name, member.full_name), ';' order by template.key)
           from template join member on member.business_id = template.business_id and member.id = owner_id
           where template.business_id = $business_id and owner_id <> $member_id and deleted_at is null),
-       (select 'files,' || string_agg(concat_ws(',', name, sha256), ';' order by lower(name))
-          from own_file where business_id = $business_id))) as edition`,
+       (select 'files,' || string_agg(concat_ws(',', name, former_names::text, sha256), ';' order by lower(name))
+          from own_file where business_id = $business_id and removed_at is null))) as edition`,
     { bind: { business_id, member_id, schema: DOCUMENT_SCHEMA }, type: QueryTypes.SELECT },
   );
   return found!.edition;

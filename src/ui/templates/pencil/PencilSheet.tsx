@@ -18,7 +18,7 @@ import { LeftOut } from '../../editor/LeftOut';
 import { putTag } from '../../editor/templateCommands';
 import type { InView } from '../useInView';
 import { BEGIN } from '../begin';
-import { BringingList } from '../bringing/BringingList';
+import { BringingList } from '../../files/BringingList';
 import { useBringingPictures } from '../pictures/useBringingPictures';
 import { ChosenNote } from './ChosenNote';
 import { FieldList } from './FieldList';

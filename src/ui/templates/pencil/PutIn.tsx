@@ -9,7 +9,7 @@ import { changeTable, type TableAct } from '../../editor/tableCommands';
 import type { PageKind } from '../../editor/pageKind';
 import { putTag } from '../../editor/templateCommands';
 import type { TemplateEditor } from '../../editor/templateEditor';
-import { FileInput } from '../bringing/FileInput';
+import { FileInput } from '../../files/FileInput';
 import { BlankForm } from './BlankForm';
 import { ListingForm } from './ListingForm';
 import type { PencilTools } from './pencilTools';

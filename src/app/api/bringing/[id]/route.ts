@@ -2,7 +2,8 @@ import { BRINGING_ACT } from '../../../../core/contract/bringing';
 import { bringIn, bringingState, takeOut } from '../../../../server/bringing/bringing';
 import { asMember } from '../../asMember';
 import { readJson } from '../../readJson';
-import { idFrom, NO_SUCH_FILE } from '../bringingRoutes';
+import { idFrom } from '../../../keyFrom';
+import { NO_SUCH_FILE } from '../bringingRoutes';
 
 type Context = { params: Promise<{ id: string }> };
 

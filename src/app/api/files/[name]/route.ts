@@ -1,4 +1,4 @@
-import { ownFile } from '../../../../server/records/ownFiles';
+import { ownFile } from '../../../../server/files/ownFiles';
 import { keyFrom } from '../../../keyFrom';
 import { asMember } from '../../asMember';
 import { download } from '../../download';

@@ -1,6 +1,6 @@
 import { CROP } from '../../../../core/contract/pictures';
-import { cropPicture } from '../../../../server/records/bringPicture';
-import { picture } from '../../../../server/records/picture';
+import { cropPicture } from '../../../../server/files/bringPicture';
+import { picture } from '../../../../server/files/picture';
 import { asMember } from '../../asMember';
 import { readJson } from '../../readJson';
 import { PICTURE_STATUS } from '../pictureStatus';

@@ -3,7 +3,8 @@ import { giveRows, kindOfBringing } from '../../../../../server/bringing/bringin
 import { formGround } from '../../../../../server/records/formChoices';
 import { asMember } from '../../../asMember';
 import { readJson } from '../../../readJson';
-import { idFrom, NO_SUCH_FILE } from '../../bringingRoutes';
+import { idFrom } from '../../../../keyFrom';
+import { NO_SUCH_FILE } from '../../bringingRoutes';
 
 type Context = { params: Promise<{ id: string }> };
 

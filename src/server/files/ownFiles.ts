@@ -1,21 +1,39 @@
 import { createHash } from 'node:crypto';
 import { UniqueConstraintError } from 'sequelize';
-import { besideAnother, fileName, MOST_FILES, type FileAnswer } from '../../core/contract/files';
+import {
+  besideAnother,
+  fileName,
+  MOST_FILES,
+  renamed,
+  type FileAnswer,
+  type FileChange,
+  type FileChanged,
+  type ListedFile,
+  type OwnFile,
+} from '../../core/contract/files';
 import { dayLately } from '../../core/describe/dayLately';
+import { goesAlong } from '../../core/writing/goesAlong';
 import {
   contentOfOwnFile,
   insertOwnFile,
   ownFileCalled,
+  ownFilesOf,
+  renameOwnFile,
   replaceOwnFile,
+  setOwnFileRemoved,
   type KeptOwnFile,
-} from '../../data/repositories/ownFiles';
-import type { KeptFile } from '../../data/repositories/files';
+} from '../../data/repositories/files/ownFiles';
+import type { KeptFile } from '../../data/repositories/files/files';
 import { businessBook } from '../businessBook';
 import { now } from '../clock';
 import { connection } from '../connection';
 import { forMember } from '../forMember';
 import type { CurrentMember } from '../signIn/currentMember';
 import { mustChangeShared } from '../signIn/rights';
+import { anotherCalled, namedOnce } from '../templates/named';
+import { standingTemplates } from '../templates/standingTemplates';
+import { noRoomFor } from './room';
+import { typeOfFile } from './typeOfFile';
 import { wrongFile } from './wrongFile';
 
 /** How many names are tried for a file that stands beside others. */
@@ -28,10 +46,11 @@ const MOST_BESIDE = 50;
 export const bringOwnFile = forMember(
   async (member: CurrentMember, given: string, content: Buffer, over?: string): Promise<FileAnswer> => {
     const name = fileName(given);
-    const error = wrongFile(name, content);
+    const type = await typeOfFile(content);
+    const error = wrongFile(name, content, type) ?? (await noRoomFor(member, content.length));
     if (error) return { result: 'wrong', error };
     const sha256 = createHash('sha256').update(content).digest('hex');
-    const file = { sha256, media_type: 'application/octet-stream', content };
+    const file = { sha256, media_type: type?.media_type ?? 'application/octet-stream', content };
     const kept = await keepAs(member, name, file);
     if (!('another' in kept)) return kept;
     const { another } = kept;
@@ -80,4 +99,46 @@ async function taken(
 /** What a file of the business's own holds. Undefined: there is none of that name. */
 export const ownFile = forMember(({ business_id }: CurrentMember, name: string) =>
   contentOfOwnFile(connection(), business_id, name),
+);
+
+/** The business's own files, with the templates that have each go along, of those that the member sees. */
+export const listOwnFiles = forMember(async (member: CurrentMember): Promise<ListedFile[]> => {
+  const { business_id } = member;
+  const files = await ownFilesOf(connection(), business_id);
+  const day = dayLately(await businessBook(business_id));
+  const along = new Map<string, string[]>();
+  for (const { head } of (await standingTemplates(member)).map(({ listed }) => listed))
+    for (const { name } of goesAlong(head, files.map(found)))
+      along.set(name, [...(along.get(name) ?? []), head.name]);
+  return files.map((file) => ({
+    ...found(file),
+    id: file.id,
+    day: day(file.brought_at.getTime()),
+    templates: along.get(file.name) ?? [],
+  }));
+});
+
+function found({ name, size, former_names: formerly }: KeptOwnFile): OwnFile {
+  return { name, size, formerly };
+}
+
+/** Calls a file of the business's own otherwise, removes it or puts it back. @throws NotAllowed */
+export const changeOwnFile = forMember(
+  async (member: CurrentMember, id: string, { name: given, removed }: FileChange): Promise<FileChanged> => {
+    mustChangeShared(member);
+    const { business_id } = member;
+    const one = (await ownFilesOf(connection(), business_id)).find((file) => file.id === id);
+    const gone = { result: 'gone', error: 'This file is no longer there.' } as const;
+    if (!one && removed !== false) return gone;
+    const name = renamed(given ?? '', one?.name ?? '');
+    if (removed === undefined && !name)
+      return { result: 'wrong', error: 'Write what it is called.', field: 'name' };
+    return namedOnce(anotherCalled('file', name || 'the same'), async () => {
+      const kept =
+        removed === undefined
+          ? await renameOwnFile(connection(), business_id, id, name)
+          : await setOwnFileRemoved(connection(), business_id, id, removed ? new Date(now()) : null);
+      return kept === undefined ? gone : { result: 'done', name: kept };
+    });
+  },
 );

@@ -35,7 +35,7 @@ describe('a picture that is brought in', () => {
 
   it('is cropped as it is seen', async () => {
     const crop = { left: 0.25, right: 0.25, top: 0, bottom: 0.5 };
-    expect(await scalePicture(await plain(400, 200).png().toBuffer(), crop)).toMatchObject({
+    expect(await scalePicture(await plain(400, 200).png().toBuffer(), { crop })).toMatchObject({
       width: 200,
       height: 100,
     });

@@ -1,9 +1,14 @@
 import sharp, { type Sharp } from 'sharp';
 import type { Crop } from '../../core/contract/pictures';
 
+/** As large as a picture may stay, in pixels. */
+export interface PictureSize {
+  width: number;
+  height: number;
+}
+
 /** A letter is at most 600 pixels wide; a screen with fine pixels shows two for each. */
-const WIDEST = 1240;
-const HIGHEST = 1800;
+const IN_A_LETTER: PictureSize = { width: 1240, height: 1800 };
 /** A picture of more than this is a trap: it would take gigabytes to open. */
 const MOST_PIXELS = 80_000_000;
 const SECONDS = 15;
@@ -22,12 +27,15 @@ export interface ScaledPicture {
 export class NoPicture extends Error {}
 
 /**
- * Makes a picture ready for letters: upright as its camera held it, no larger than a letter shows it, as PNG or JPEG, without what
- * a camera writes into it (where it was, when, by whom).
+ * Makes a picture ready for letters: upright as its camera held it, no larger than a letter shows it or than is said, as PNG or
+ * JPEG, without what a camera writes into it (where it was, when, by whom).
  * @param crop how much of each side is cut off first
  * @throws NoPicture
  */
-export async function scalePicture(content: Uint8Array, crop?: Crop): Promise<ScaledPicture> {
+export async function scalePicture(
+  content: Uint8Array,
+  { crop, within = IN_A_LETTER }: { crop?: Crop; within?: PictureSize } = {},
+): Promise<ScaledPicture> {
   if (content.length === 0) throw new NoPicture(NOT_SHOWN);
   const read = sharp(content, { limitInputPixels: MOST_PIXELS, failOn: 'error' }).timeout({
     seconds: SECONDS,
@@ -43,12 +51,7 @@ export async function scalePicture(content: Uint8Array, crop?: Crop): Promise<Sc
   const drawn = format === 'png' || format === 'gif' || hasAlpha;
   try {
     const upright = crop ? await cropped(read.rotate(), crop) : read.rotate();
-    const scaled = upright.resize({
-      width: WIDEST,
-      height: HIGHEST,
-      fit: 'inside',
-      withoutEnlargement: true,
-    });
+    const scaled = upright.resize({ ...within, fit: 'inside', withoutEnlargement: true });
     const written = drawn
       ? scaled.png({ compressionLevel: 9, palette: format === 'gif' })
       : scaled.jpeg({ quality: 82, mozjpeg: true });
@@ -58,7 +61,7 @@ export async function scalePicture(content: Uint8Array, crop?: Crop): Promise<Sc
       type: drawn ? 'image/png' : 'image/jpeg',
       width: info.width,
       height: info.height,
-      ...(pages > 1 ? { note: 'It moves; a letter has its first picture.' } : {}),
+      ...(pages > 1 ? { note: 'It moves; its first picture is kept.' } : {}),
     };
   } catch (error) {
     throw new NoPicture(wordsOf(error as Error, content));

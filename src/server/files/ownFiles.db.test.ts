@@ -4,7 +4,8 @@ import { demonstrationDatabase } from '../test/demonstrationDatabase';
 import { imke } from '../test/imke';
 import { NotAllowed } from '../signIn/rights';
 import { wordsFacts } from '../templates/wordsContext';
-import { bringOwnFile, ownFile } from './ownFiles';
+import { goesAlong } from '../../core/writing/goesAlong';
+import { bringOwnFile, changeOwnFile, listOwnFiles, ownFile } from './ownFiles';
 
 const ground = demonstrationDatabase();
 const PDF = Buffer.from('%PDF-1.7 prices');
@@ -68,6 +69,36 @@ describe('a file of the business’s own', () => {
     ['Prices.docx', PDF, 'It is no .docx document, though its name says so.'],
   ])('is none when it is called “%s” and is not that', async (name, content, error) => {
     expect(await bringOwnFile(imke, name, content)).toEqual({ result: 'wrong', error });
+  });
+
+  it('is called otherwise and found by what it was called; removed, put back, and told with its templates', async () => {
+    const listed = async (name: string) => (await listOwnFiles(imke)).find((file) => file.name === name);
+    const { id } = (await listed('Price list.pdf'))!;
+    expect(await changeOwnFile(imke, id, { name: 'Tariff' })).toEqual({ result: 'done', name: 'Tariff.pdf' });
+    expect(await listed('Tariff.pdf')).toMatchObject({ formerly: ['Price list.pdf'], templates: [] });
+    const { files } = await wordsFacts(imke);
+    expect(goesAlong({ attach: ['price list.pdf', 'Tariff.pdf'] }, files)).toEqual([
+      { name: 'Tariff.pdf', size: expect.any(Number), formerly: 'price list.pdf' },
+    ]);
+    expect(await changeOwnFile(imke, id, { name: 'price list 2.PDF' })).toEqual({
+      result: 'taken',
+      error: 'There is another file called “price list 2.PDF”.',
+      field: 'name',
+    });
+    expect(await changeOwnFile(imke, id, { removed: true })).toMatchObject({ result: 'done' });
+    expect(await held('Tariff.pdf')).toBeUndefined();
+    expect(await names()).not.toContain('Tariff.pdf');
+    // Another takes its name meanwhile: both are not there under it.
+    await bringOwnFile(imke, 'Tariff.pdf', PDF);
+    expect(await changeOwnFile(imke, id, { removed: false })).toMatchObject({ result: 'taken' });
+    const other = (await listed('Tariff.pdf'))!;
+    await changeOwnFile(imke, other.id, { name: 'Other' });
+    expect(await changeOwnFile(imke, id, { removed: false })).toEqual({ result: 'done', name: 'Tariff.pdf' });
+    expect(await changeOwnFile(imke, other.id, { name: 'tariff' })).toMatchObject({ result: 'taken' });
+    await expect(changeOwnFile({ ...imke, changesShared: false }, id, { removed: true })).rejects.toThrow(
+      NotAllowed,
+    );
+    expect(await changeOwnFile(imke, id, { name: 'Price list' })).toMatchObject({ name: 'Price list.pdf' });
   });
 
   it('is another business’s where the other has it', async () => {

@@ -1,17 +1,17 @@
-import { LARGEST_PICTURE, tooLargePicture, type PictureAnswer } from '../../../core/contract/pictures';
-import type { Refusal } from '../../../core/contract/refusal';
-import { sendBytes } from '../bringing/sendBytes';
+import { LARGEST_PICTURE, tooLargePicture, type PictureAnswer } from '../../core/contract/pictures';
+import type { Refusal } from '../../core/contract/refusal';
+import { sendBytes } from './sendBytes';
 
 /** What came of it; `again` where it may go well another time. */
 export type Brought = Extract<PictureAnswer, { result: 'done' }> | { trouble: string; again: boolean };
 
 /**
  * Brings a picture to the server, which scales and keeps it.
- * @param onShare told how much of it has arrived there, from 0 to 1
+ * @param on told how much of it has arrived there, from 0 to 1, and may be called off
  */
-export async function bringPicture(file: Blob, onShare: (share: number) => void): Promise<Brought> {
+export async function bringPicture(file: Blob, on: Parameters<typeof sendBytes>[2]): Promise<Brought> {
   if (file.size > LARGEST_PICTURE) return { trouble: tooLargePicture(file.size), again: false };
-  const answer = await sendBytes<PictureAnswer | Refusal>('/api/pictures', file, onShare);
+  const answer = await sendBytes<PictureAnswer | Refusal>('/api/pictures', file, on);
   if ('offline' in answer)
     return { trouble: 'There is no connection. The picture has not been brought in.', again: true };
   const { status, body } = answer;

@@ -1,5 +1,5 @@
 import { QueryTypes } from 'sequelize';
-import type { Database } from '../database';
+import type { Database } from '../../database';
 
 export interface Picture {
   type: string;

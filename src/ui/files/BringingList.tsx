@@ -11,7 +11,7 @@ export function BringingList({ what, bringing }: Props) {
   if (bringing.length === 0) return null;
   return (
     <ul className="bringing" aria-label={`${what} on their way`}>
-      {bringing.map(({ file, told: { share, trouble, acts = [] }, leave }, i) => (
+      {bringing.map(({ file, told: { share, waits, trouble, acts = [] }, leave }, i) => (
         <li key={i}>
           {trouble ? (
             <>
@@ -25,10 +25,21 @@ export function BringingList({ what, bringing }: Props) {
               ))}
             </>
           ) : (
-            <span role="status">
-              Bringing in {file.name || 'picture'}:{' '}
-              {share < 1 ? `${Math.round(share * 100)} %` : 'being made ready'} …
-            </span>
+            <>
+              <span role="status">
+                Bringing in {file.name || 'picture'}:{' '}
+                {waits ? 'others go first' : share < 1 ? `${Math.round(share * 100)} %` : 'being made ready'}{' '}
+                …
+              </span>{' '}
+              <button
+                type="button"
+                className="btn btn-link"
+                aria-label={`Cancel ${file.name || 'picture'}`}
+                onClick={leave}
+              >
+                Cancel
+              </button>
+            </>
           )}
         </li>
       ))}

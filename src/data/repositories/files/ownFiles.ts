@@ -1,17 +1,19 @@
 import { randomUUID } from 'node:crypto';
 import { QueryTypes } from 'sequelize';
-import type { OwnFile } from '../../core/contract/files';
-import type { Database } from '../database';
+import type { OwnFile } from '../../../core/contract/files';
+import type { Database } from '../../database';
 import { keepFile, type KeptFile } from './files';
+import { dropUnnamed } from './sweepRemoved';
 
 /** A file of the business's own as it is kept. */
 export interface KeptOwnFile extends OwnFile {
   id: string;
   sha256: string;
   brought_at: Date;
+  former_names?: string[];
 }
 
-const FROM = 'from own_file where business_id = $business_id';
+const FROM = 'from own_file where business_id = $business_id and removed_at is null';
 
 /** A file by its name, whatever its case. */
 export async function ownFileCalled(
@@ -34,7 +36,7 @@ export async function contentOfOwnFile(
 ): Promise<{ name: string; content: Buffer } | undefined> {
   const [found] = await sequelize.query<{ name: string; content: Buffer }>(
     `select name, content from own_file join file using (business_id, sha256)
-     where business_id = $business_id and lower(name) = lower($name)`,
+     where business_id = $business_id and lower(name) = lower($name) and removed_at is null`,
     { bind: { business_id, name }, type: QueryTypes.SELECT },
   );
   return found;
@@ -59,7 +61,7 @@ export async function insertOwnFile(
     const added = await sequelize.query(
       `insert into own_file (business_id, id, name, sha256, size, brought_at)
        select $business_id, $id, $name, $sha256, $size, $at
-       where (select count(*) from own_file where business_id = $business_id) < $most returning id`,
+       where (select count(*) ${FROM}) < $most returning id`,
       {
         bind: {
           business_id,
@@ -90,12 +92,63 @@ export async function replaceOwnFile(
     await keepFile(database, business_id, file);
     const changed = await sequelize.query(
       `update own_file set sha256 = $next, size = $size, brought_at = $at
-       where business_id = $business_id and id = $id and sha256 = $sha256 returning id`,
+       where business_id = $business_id and id = $id and sha256 = $sha256 and removed_at is null returning id`,
       {
         bind: { business_id, id, sha256, next: file.sha256, size: file.content.length, at },
         type: QueryTypes.SELECT,
       },
     );
-    return changed.length > 0;
+    if (changed.length === 0) return false;
+    await dropUnnamed(database, [{ business_id, sha256 }]);
+    return true;
   });
+}
+
+/** The files of the business's own, by their names. */
+export async function ownFilesOf({ sequelize }: Database, business_id: string): Promise<KeptOwnFile[]> {
+  return sequelize.query<KeptOwnFile>(
+    `select id, name, sha256, size, brought_at, former_names ${FROM} order by lower(name)`,
+    { bind: { business_id }, type: QueryTypes.SELECT },
+  );
+}
+
+/**
+ * Calls a file something else; it is found by what it was called, too. Gives its name; undefined: it is not there.
+ * @throws UniqueConstraintError when another has the name
+ */
+export async function renameOwnFile(
+  { sequelize, inTransaction }: Database,
+  business_id: string,
+  id: string,
+  name: string,
+): Promise<string | undefined> {
+  const query = () =>
+    sequelize.query<{ name: string }>(
+      `update own_file set name = $name, former_names =
+       array(select distinct one from unnest(former_names || name) one where lower(one) <> lower($name))
+     where business_id = $business_id and id = $id and removed_at is null returning name`,
+      { bind: { business_id, id, name }, type: QueryTypes.SELECT },
+    );
+  // Where another has the name, what else is done with this goes on.
+  const [renamed] = await inTransaction(query);
+  return renamed?.name;
+}
+
+/**
+ * Takes a file out, or puts it back. Gives its name; undefined: it is not there.
+ * @throws UniqueConstraintError when another has its name by now
+ */
+export async function setOwnFileRemoved(
+  { sequelize, inTransaction }: Database,
+  business_id: string,
+  id: string,
+  at: Date | null,
+): Promise<string | undefined> {
+  const query = () =>
+    sequelize.query<{ name: string }>(
+      'update own_file set removed_at = $at where business_id = $business_id and id = $id returning name',
+      { bind: { business_id, id, at }, type: QueryTypes.SELECT },
+    );
+  const [changed] = await inTransaction(query);
+  return changed?.name;
 }

@@ -1,16 +1,13 @@
 import { createHash } from 'node:crypto';
 import type { Crop, PictureAnswer } from '../../core/contract/pictures';
-import { keepFile } from '../../data/repositories/files';
-import { picturesOfBusiness } from '../../data/repositories/pictures';
+import { keepFile } from '../../data/repositories/files/files';
+import { picturesOfBusiness } from '../../data/repositories/files/pictures';
 import { connection } from '../connection';
 import { forMember } from '../forMember';
 import type { CurrentMember } from '../signIn/currentMember';
-import { NoPicture, scalePicture, type ScaledPicture } from './scalePicture';
-
-/** Pictures are opened one after another: several large ones at once would take all the memory there is. */
-let turn: Promise<unknown> = Promise.resolve();
-let waiting = 0;
-const MOST_WAITING = 10;
+import { noRoomFor } from './room';
+import { scaleInTurn } from './scaleInTurn';
+import { NoPicture, type ScaledPicture } from './scalePicture';
 
 /** Makes a picture ready for letters and keeps it among the business's files; the same one is kept once. */
 export async function bringPicture(
@@ -18,13 +15,10 @@ export async function bringPicture(
   content: Uint8Array,
   crop?: Crop,
 ): Promise<PictureAnswer> {
-  if (waiting >= MOST_WAITING)
-    return { result: 'wrong', error: 'Many pictures are being brought in at the moment. Try again.' };
-  waiting++;
-  const scaling = turn.then(() => scalePicture(content, crop)).finally(() => waiting--);
-  turn = scaling.catch(() => undefined);
   try {
-    const picture = await scaling;
+    const picture = await scaleInTurn(content, crop ? { crop } : {});
+    const error = await noRoomFor(member, picture.content.length);
+    if (error) return { result: 'wrong', error };
     const { width, height, note } = picture;
     return {
       result: 'done',
@@ -41,7 +35,7 @@ export async function bringPicture(
 
 const keep = forMember(async ({ business_id }: CurrentMember, { content, type }: ScaledPicture) => {
   const sha256 = createHash('sha256').update(content).digest('hex');
-  await keepFile(connection(), business_id, { sha256, media_type: type, content });
+  await keepFile(connection(), business_id, { sha256, media_type: type, content, in_words: true });
   return sha256;
 });
 

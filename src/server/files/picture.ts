@@ -1,4 +1,4 @@
-import { picturesOfBusiness, type Picture } from '../../data/repositories/pictures';
+import { picturesOfBusiness, type Picture } from '../../data/repositories/files/pictures';
 import { connection } from '../connection';
 import type { CurrentMember } from '../signIn/currentMember';
 import { forMember } from '../forMember';

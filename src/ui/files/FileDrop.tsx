@@ -1,0 +1,35 @@
+'use client';
+
+import { useState, type ReactNode } from 'react';
+
+interface Props {
+  className?: string;
+  onFile: (file: File) => void;
+  children: ReactNode;
+}
+
+/** A part of a page that files can be dropped on; it shows when one is held over it. */
+export function FileDrop({ className = '', onFile, children }: Props) {
+  const [isOver, setOver] = useState(false);
+  return (
+    <div
+      className={`file-drop ${isOver ? 'is-over' : ''} ${className}`}
+      onDragOver={(event) => {
+        if (!event.dataTransfer.types.includes('Files')) return;
+        event.preventDefault();
+        setOver(true);
+      }}
+      onDragLeave={(event) => {
+        if (!event.currentTarget.contains(event.relatedTarget as Node | null)) setOver(false);
+      }}
+      onDrop={(event) => {
+        if (!event.dataTransfer.types.includes('Files')) return;
+        event.preventDefault();
+        setOver(false);
+        for (const file of event.dataTransfer.files) onFile(file);
+      }}
+    >
+      {children}
+    </div>
+  );
+}

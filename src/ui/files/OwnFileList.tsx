@@ -1,0 +1,106 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useRef, useState } from 'react';
+import { MOST_ATTACHED, type ListedFile } from '../../core/contract/files';
+import { sizeInWords } from '../../core/describe/sizeInWords';
+import { ownFileAddress } from '../document/ownFileAddress';
+import { BringingList } from './BringingList';
+import { bringOwnFile } from './bringOwnFile';
+import { FileDrop } from './FileDrop';
+import { FileInput } from './FileInput';
+import { FileName } from './FileName';
+import { useBringing } from './useBringing';
+import { useRemovedFile } from './useRemovedFile';
+
+interface Props {
+  files: readonly ListedFile[];
+  /** so many bytes are left */
+  left: number;
+  /** whether the member may change what everyone writes with */
+  mayChange: boolean;
+}
+
+const addressOf = ({ id }: { id: string }) => `/api/own-files/${id}`;
+
+/** The files of the business's own: brought in, called otherwise, removed; with the templates whose letters have them. */
+export function OwnFileList({ files, left, mayChange }: Props) {
+  const { refresh } = useRouter();
+  const [naming, setNaming] = useState<string>();
+  const chooser = useRef<HTMLInputElement>(null);
+  const { bringing, bring: begin } = useBringing();
+  const { note, remove } = useRemovedFile<ListedFile>(addressOf, { removed: refresh, back: refresh });
+  const bring = (file: File) => begin(file, bringOwnFile(file, refresh));
+  return (
+    <section className="own-files" aria-label="Files of the business">
+      <FileDrop onFile={bring}>
+        {files.length === 0 && <p className="hint">There are none yet.</p>}
+        <ul className="record-links">
+          {files.map((file) => (
+            <li key={file.id}>
+              {naming === file.id ? (
+                <FileName
+                  name={file.name}
+                  address={addressOf(file)}
+                  onNamed={() => {
+                    setNaming(undefined);
+                    refresh();
+                  }}
+                  onLeave={() => setNaming(undefined)}
+                />
+              ) : (
+                <a href={ownFileAddress(file.name)}>{file.name}</a>
+              )}
+              <span className="entry-note">
+                {sizeInWords(file.size)}, {file.day}
+                {alongWith(file.templates)}
+              </span>
+              {mayChange && naming !== file.id && (
+                <span className="file-acts">
+                  <button
+                    type="button"
+                    className="btn btn-link"
+                    aria-label={`Rename ${file.name}`}
+                    onClick={() => setNaming(file.id)}
+                  >
+                    Rename
+                  </button>
+                  <button
+                    type="button"
+                    className="btn btn-link"
+                    aria-label={`Remove ${file.name}`}
+                    onClick={() => void remove(file)}
+                  >
+                    Remove
+                  </button>
+                </span>
+              )}
+            </li>
+          ))}
+        </ul>
+        {note}
+        <BringingList what="Files" bringing={bringing} />
+        <p className="file-ways">
+          <button type="button" className="btn btn-outline-primary" onClick={() => chooser.current?.click()}>
+            Choose files
+          </button>
+          <span className="hint not-touch">or drop them here</span>
+        </p>
+        <p className="field-help">
+          A file has at most {sizeInWords(MOST_ATTACHED)}; there is room for {sizeInWords(Math.max(0, left))}{' '}
+          more. A template finds a file by the names it had before, too; without it each of its letters stops.
+        </p>
+        <FileInput label="Files" chooser={chooser} onFile={bring} />
+      </FileDrop>
+    </section>
+  );
+}
+
+/** "goes along with Price list and First reminder" */
+function alongWith(templates: readonly string[]): string {
+  if (templates.length === 0) return '';
+  const some = templates.slice(0, 3);
+  const others = templates.length - some.length;
+  const named = [...some.map((name) => `“${name}”`), ...(others > 0 ? [`${others} more`] : [])];
+  return `; goes along with ${new Intl.ListFormat('en-GB').format(named)}`;
+}

@@ -1,0 +1,141 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useRef, useState } from 'react';
+import { endingOf } from '../../core/contract/files';
+import { fileLimits, type RecordFile, type RecordFiles } from '../../core/contract/recordFiles';
+import { sizeInWords } from '../../core/describe/sizeInWords';
+import { BringingList } from './BringingList';
+import { bringRecordFile } from './bringRecordFile';
+import { FileDrop } from './FileDrop';
+import { FileInput } from './FileInput';
+import { FileName } from './FileName';
+import { useBringing } from './useBringing';
+import { useRemovedFile } from './useRemovedFile';
+
+const addressOf = ({ id }: { id: string }) => `/api/record-files/${id}`;
+
+/** The files of a record: dropped, chosen or photographed, seen small, called otherwise and removed. */
+export function RecordFileList({ owner, files: given, left: leftBefore }: RecordFiles) {
+  const router = useRouter();
+  const [files, setFiles] = useState(given);
+  const [removed, setRemoved] = useState<readonly string[]>([]);
+  const [left, setLeft] = useState(leftBefore);
+  const [naming, setNaming] = useState<string>();
+  const chooser = useRef<HTMLInputElement>(null);
+  const camera = useRef<HTMLInputElement>(null);
+  const { bringing, bring: begin } = useBringing();
+  const { note, remove } = useRemovedFile<RecordFile>(addressOf, {
+    removed: ({ id }) => setRemoved((now) => [...now, id]),
+    back: (file) => setRemoved((now) => now.filter((id) => id !== file.id)),
+  });
+  const bring = (file: File) =>
+    begin(
+      file,
+      bringRecordFile(owner, file, (brought) => {
+        const { file: one } = brought;
+        setFiles((now) => [...now.filter(({ id }) => id !== one.id), one]);
+        setLeft(brought.left);
+        // The page that is gone back to has it, too.
+        router.refresh();
+      }),
+    );
+
+  const shown = files.filter(({ id }) => !removed.includes(id));
+  return (
+    <section className="record-files" aria-labelledby="record-files">
+      <h2 id="record-files">Files</h2>
+      <FileDrop onFile={bring}>
+        {shown.length > 0 && (
+          <ul className="file-list">
+            {shown.map((file) => (
+              <li key={file.id}>
+                <Preview file={file} />
+                {naming === file.id ? (
+                  <FileName
+                    name={file.name}
+                    address={addressOf(file)}
+                    onNamed={(name) => {
+                      setFiles((now) => now.map((one) => (one.id === file.id ? { ...one, name } : one)));
+                      setNaming(undefined);
+                    }}
+                    onLeave={() => setNaming(undefined)}
+                  />
+                ) : (
+                  <>
+                    <a href={addressOf(file)} download={file.name} className="file-called">
+                      {file.name}
+                    </a>
+                    <span className="entry-note">
+                      {sizeInWords(file.size)}, {file.day}
+                    </span>
+                    <span className="file-acts">
+                      <button
+                        type="button"
+                        className="btn btn-link"
+                        aria-label={`Rename ${file.name}`}
+                        onClick={() => setNaming(file.id)}
+                      >
+                        Rename
+                      </button>
+                      <button
+                        type="button"
+                        className="btn btn-link"
+                        aria-label={`Remove ${file.name}`}
+                        onClick={() => void remove(file)}
+                      >
+                        Remove
+                      </button>
+                    </span>
+                  </>
+                )}
+              </li>
+            ))}
+          </ul>
+        )}
+        {note}
+        <BringingList what="Files" bringing={bringing} />
+        <p className="file-ways">
+          <button
+            type="button"
+            className="btn btn-outline-primary only-touch"
+            onClick={() => camera.current?.click()}
+          >
+            Photograph
+          </button>
+          <button type="button" className="btn btn-outline-primary" onClick={() => chooser.current?.click()}>
+            Choose files
+          </button>
+          <span className="hint not-touch">or drop them here</span>
+        </p>
+        <p className="field-help">
+          {fileLimits(left)} Photographs are kept without the place where they were taken.
+        </p>
+        <FileInput label="Files" chooser={chooser} onFile={bring} />
+        <FileInput label="Photograph" chooser={camera} accept="image/*" camera onFile={bring} />
+      </FileDrop>
+    </section>
+  );
+}
+
+/** A picture small, with the whole one behind it; another file by what its name ends in. */
+function Preview({ file: { id, name, picture, preview } }: { file: RecordFile }) {
+  if (!picture)
+    return (
+      <a href={`/api/record-files/${id}`} className="file-preview" tabIndex={-1} aria-hidden="true">
+        {endingOf(name).toUpperCase() || 'FILE'}
+      </a>
+    );
+  return (
+    <a
+      href={`/api/pictures/${picture}`}
+      target="_blank"
+      rel="noreferrer"
+      className="file-preview"
+      aria-label={`${name}, by itself`}
+    >
+      {/* Scaled when it was brought in. */}
+      <img src={`/api/pictures/${preview}`} alt="" loading="lazy" />
+    </a>
+  );
+}
