@@ -61,6 +61,8 @@ export interface BroughtClient {
   preferred_name?: string;
   email?: string;
   phone?: string;
+  more_phones?: { use: string; number: string }[];
+  more_addresses?: { use: string; address: AddressData }[];
   mobile?: string;
   address?: AddressData;
   language?: string;

@@ -15,11 +15,15 @@ export function cardsIn(text: string): string[] {
     .filter((card) => /^BEGIN:VCARD/i.test(card));
 }
 
+/** So many further numbers, and addresses, a client has. */
+const MOST_MORE = 20;
+
 type Property = InstanceType<typeof ICAL.Property>;
 
 /**
- * The client of a card: vCard 3 (RFC 2426) or 4 (RFC 6350), read by itself, so that one that is broken keeps no other out. Of
- * several addresses and numbers the preferred one is taken, and the others are told.
+ * The client of a card: vCard 3 (RFC 2426) or 4 (RFC 6350), read by itself, so that one that is broken keeps no other out. Of several
+ * numbers and postal addresses the preferred one comes first, the others with what they are for; of several email addresses it is
+ * taken, and the others are told.
  */
 export function clientOnCard(card: string, row: number, mends: Mends = {}): BroughtRow<BroughtClient> {
   const doubts: Doubt[] = [];
@@ -43,14 +47,18 @@ export function clientOnCard(card: string, row: number, mends: Mends = {}): Brou
   }
   const all = (name: string) => component.getAllProperties(name);
   const words = (property: Property | undefined): string => textOf(property?.getFirstValue()).trim();
+  const sort = words(all('kind')[0]).toLowerCase();
+  // One of our own households is called so, too, and names no members (RFC 6350, 6.1.4).
+  if (/^\S*member:/im.test(card) || all('member').length > 0)
+    return refuse('This card is a list of other cards, and no client.');
   const [family = '', given = '', , prefix = ''] = partsOf(all('n')[0]);
   const organisation = partsOf(all('org')[0])[0]?.trim() ?? '';
   const [name] = written('name', [
     words(all('fn')[0]) || [given, family].filter(Boolean).join(' ') || organisation,
   ]);
   if (!name) return refuse('There is no name in it.', 'name');
-  const isHouse = organisation !== '' && (name === organisation || /^org/i.test(words(all('kind')[0])));
-  const kind = isHouse ? 'organisation' : kindOf(name);
+  const isHouse = organisation !== '' && (name === organisation || sort.startsWith('org'));
+  const kind = isHouse ? 'organisation' : sort === 'group' ? 'household' : kindOf(name);
   const emails = written('email', preferred(all('email')).map(words).filter(Boolean));
   const good = emails.filter(isAddress);
   for (const wrong of emails.filter((one) => !isAddress(one)))
@@ -62,33 +70,31 @@ export function clientOnCard(card: string, row: number, mends: Mends = {}): Brou
     });
   const numbers = preferred(all('tel')).filter((one) => !typesOf(one).some((type) => /fax|pager/.test(type)));
   const isMobile = (one: Property) => typesOf(one).some((type) => /cell|mobile/.test(type));
-  const numbersOf = (fact: string, some: readonly Property[]) =>
-    written(
-      fact,
-      some.map((one) => words(one).replace(/^tel:/i, '')),
-    ).filter((one) => one.length <= 60 && /\d.*\d.*\d/.test(one));
+  const numbersOf = (fact: 'phone' | 'mobile', some: readonly Property[]) => {
+    const there = some.map((one) => ({
+      number: words(one).replace(/^tel:/i, ''),
+      use: useOf(one) ?? (fact === 'mobile' ? 'mobile' : 'telephone'),
+    }));
+    const [mended] = mends[fact] === undefined ? [] : written(fact, []);
+    const all = mends[fact] === undefined ? there : mended ? [{ number: mended, use: '' }] : [];
+    return all.filter(({ number }) => number.length <= 60 && /\d.*\d.*\d/.test(number));
+  };
   const mobiles = numbersOf('mobile', numbers.filter(isMobile));
   const phones = numbersOf(
     'phone',
     numbers.filter((one) => !isMobile(one)),
   );
-  const several = (column: string, values: readonly string[], fact?: string) => {
-    for (const more of values.slice(1))
-      doubts.push({
-        column,
-        words: more.slice(0, 300),
-        message: 'A client has one of these. The first one is taken.',
-        ...(fact ? { fact } : {}),
-      });
-  };
-  several('EMAIL', good, 'email');
-  several('TEL', phones, 'phone');
-  several('TEL', mobiles, 'mobile');
-  const addresses = preferred(all('adr'));
-  several(
-    'ADR',
-    addresses.map((one) => partsOf(one).filter(Boolean).join(', ')),
-  );
+  for (const more of good.slice(1))
+    doubts.push({
+      column: 'EMAIL',
+      words: more.slice(0, 300),
+      message: 'A client has one of these. The first one is taken.',
+      fact: 'email',
+    });
+  const addresses = preferred(all('adr')).flatMap((one) => {
+    const address = addressOf(one);
+    return address ? { use: useOf(one) ?? 'address', address } : [];
+  });
   const notes = all('note').map(words).filter(Boolean).join('\n');
   const language = words(preferred(all('lang'))[0]);
   const facts = present<BroughtClient>({
@@ -103,9 +109,11 @@ export function clientOnCard(card: string, row: number, mends: Mends = {}): Brou
       : {}),
     preferred_name: oneLine(words(all('nickname')[0])) || undefined,
     email: good[0],
-    phone: phones[0],
-    mobile: mobiles[0],
-    address: addressOf(addresses[0]),
+    phone: phones[0]?.number,
+    mobile: mobiles[0]?.number,
+    more_phones: some([...phones.slice(1), ...mobiles.slice(1)]),
+    address: addresses[0]?.address,
+    more_addresses: some(addresses.slice(1)),
     language: /^[a-z]{2,3}(?:-[a-z0-9]{2,8})*$/i.test(language) ? language : undefined,
     tags: [
       ...new Set(all('categories').flatMap((one) => one.getValues().map((tag) => oneLine(textOf(tag), 60)))),
@@ -136,6 +144,16 @@ function partsOf(property: Property | undefined): string[] {
 function typesOf(property: Property): string[] {
   const types: unknown = property.getParameter('type');
   return (Array.isArray(types) ? types : [types]).map((type) => textOf(type).toLowerCase()).filter(Boolean);
+}
+
+/** What a number or an address is for, by its types. */
+function useOf(property: Property): string | undefined {
+  return typesOf(property).find((type) => type === 'home' || type === 'work');
+}
+
+/** As many as a client can have; undefined where there is none. */
+function some<One>(all: readonly One[]): One[] | undefined {
+  return all.length > 0 ? all.slice(0, MOST_MORE) : undefined;
 }
 
 /** The preferred ones first: PREF=1 of version 4, TYPE=pref of version 3. */

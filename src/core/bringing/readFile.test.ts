@@ -222,6 +222,128 @@ describe('cards', () => {
     ]);
   });
 
+  const PERSON = { kind: 'person', name: 'Ada Reyes', tags: [] };
+  const told = (text: string) => ({ client: clients(text)[0], doubts: doubts(text) });
+
+  it.each<[string, string[], Record<string, unknown>, string[]]>([
+    [
+      'a nickname',
+      ['VERSION:4.0', 'FN:Ada Reyes', 'NICKNAME:Addie,Reyesie'],
+      { ...PERSON, preferred_name: 'Addie' },
+      [],
+    ],
+    [
+      'a photograph in it, which is not a client’s name',
+      [
+        'VERSION:3.0',
+        'FN:Ada Reyes',
+        `PHOTO;ENCODING=b;TYPE=JPEG:${'/9j/4AAQSkZJRg'.repeat(4_000)}`,
+        'EMAIL:ada@reyes.example',
+      ],
+      { ...PERSON, email: 'ada@reyes.example' },
+      [],
+    ],
+    [
+      'several numbers and addresses, each with what it is for',
+      [
+        'VERSION:4.0',
+        'FN:Ada Reyes',
+        'TEL;TYPE="work,voice":01632 960101',
+        'TEL;TYPE="home,voice";PREF=1:01632 960100',
+        'TEL;TYPE=cell:07700 900100',
+        'TEL;TYPE="cell,work":07700 900101',
+        'ADR;TYPE=work:;;2 Mill Lane;Thornholt;;LK4 1AA;',
+        'ADR;TYPE=home;PREF=1:;;1 Quay;Saltby;;LK2 4AA;',
+      ],
+      {
+        ...PERSON,
+        phone: '01632 960100',
+        mobile: '07700 900100',
+        more_phones: [
+          { use: 'work', number: '01632 960101' },
+          { use: 'work', number: '07700 900101' },
+        ],
+        address: { street: ['1 Quay'], town: 'Saltby', postcode: 'LK2 4AA' },
+        more_addresses: [
+          { use: 'work', address: { street: ['2 Mill Lane'], town: 'Thornholt', postcode: 'LK4 1AA' } },
+        ],
+      },
+      [],
+    ],
+    [
+      'lines that stand in groups',
+      [
+        'VERSION:3.0',
+        'FN:Ada Reyes',
+        'item1.EMAIL:ada@reyes.example',
+        'item1.X-ABLabel:Studio',
+        'item2.TEL:01632 960100',
+      ],
+      { ...PERSON, email: 'ada@reyes.example', phone: '01632 960100' },
+      [],
+    ],
+    [
+      'a household',
+      ['VERSION:4.0', 'KIND:group', 'FN:The Calders'],
+      { kind: 'household', name: 'The Calders', tags: [] },
+      [],
+    ],
+    [
+      'no full name, but its parts',
+      ['VERSION:3.0', 'N:Reyes;Ada;;;'],
+      { ...PERSON, given_name: 'Ada', family_name: 'Reyes' },
+      [],
+    ],
+    [
+      'a name of many parts and letters',
+      ['VERSION:4.0', 'FN:Caoimhe Ó Briain 🎹', 'N:Ó Briain;Caoimhe;Mary,Anne;;'],
+      {
+        kind: 'person',
+        name: 'Caoimhe Ó Briain 🎹',
+        given_name: 'Caoimhe',
+        family_name: 'Ó Briain',
+        tags: [],
+      },
+      [],
+    ],
+    [
+      'a number that is a fax, and one that is none',
+      ['VERSION:3.0', 'FN:Ada Reyes', 'TEL;TYPE=FAX:01632 960199', 'TEL:ask'],
+      PERSON,
+      [],
+    ],
+    [
+      'an address that is none',
+      ['VERSION:3.0', 'FN:Ada Reyes', 'EMAIL:ada at reyes'],
+      PERSON,
+      ['1 EMAIL “ada at reyes”: This is no email address. It is left out.'],
+    ],
+    [
+      'properties that nobody knows',
+      ['VERSION:4.0', 'FN:Ada Reyes', 'X-SKIN:dark', 'GENDER:F', 'BDAY:--0203', 'UID:urn:uuid:0'],
+      PERSON,
+      [],
+    ],
+  ])('with %s', (_, lines, client, said) => {
+    expect(told(card(...lines))).toEqual({ client, doubts: said });
+  });
+
+  it.each([
+    [
+      'a list of others',
+      ['VERSION:4.0', 'KIND:group', 'FN:Regulars', 'MEMBER:urn:uuid:1'],
+      'This card is a list of other cards, and no client.',
+    ],
+    [
+      'a list of others in an older form',
+      ['VERSION:3.0', 'FN:Regulars', 'X-LIST-MEMBER:urn:uuid:1'],
+      'This card is a list of other cards, and no client.',
+    ],
+    ['without any name', ['VERSION:4.0', 'TEL:01632 960100'], 'There is no name in it.'],
+  ])('%s is refused', (_, lines, message) => {
+    expect(told(card(...lines))).toEqual({ client: undefined, doubts: [`1  “”: ${message}`] });
+  });
+
   it('long lines that are folded, and lower case', () => {
     expect(clients('begin:vcard\nversion:3.0\nfn:Ada of the very lo\n ng name\nend:vcard')[0]?.name).toBe(
       'Ada of the very long name',

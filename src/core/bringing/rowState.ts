@@ -100,8 +100,9 @@ export function askedOf<Kind extends BroughtKind>(
     words.filter((one) => one !== undefined).map((one) => one.slice(0, 500));
   switch (kind) {
     case 'client': {
-      const { email, phone, mobile, name } = facts as BroughtFacts['client'];
-      return { row, emails: said(email), phones: said(phone, mobile), names: said(name) };
+      const { email, phone, mobile, more_phones = [], name } = facts as BroughtFacts['client'];
+      const others = more_phones.map(({ number }) => number);
+      return { row, emails: said(email), phones: said(phone, mobile, ...others), names: said(name) };
     }
     case 'payment': {
       const { number } = facts as BroughtFacts['payment'];

@@ -1,3 +1,4 @@
+import type { MoreOfClient } from '../contract/records/client';
 import { capital } from './capital';
 import type { RecordBook } from '../records/recordBook';
 import { SCHEMA_DEFAULTS } from '../records/defaults';
@@ -54,13 +55,17 @@ export function itemView(book: RecordBook, client: string, key: string): RecordV
   return item && new View(book).item(owner!, item);
 }
 
-/** Undefined: there is no such record. */
-export function recordView(book: RecordBook, { kind, key }: StartingPoint): RecordView | undefined {
+/** Undefined: there is no such record. @param more of a client, what the records do not say */
+export function recordView(
+  book: RecordBook,
+  { kind, key }: StartingPoint,
+  more?: MoreOfClient,
+): RecordView | undefined {
   const view = new View(book);
   switch (kind) {
     case 'client': {
       const client = book.clients.get(key);
-      return client && view.client(client);
+      return client && view.client(client, more);
     }
     case 'enquiry': {
       const enquiry = book.enquiries.get(key);
@@ -88,7 +93,7 @@ class View {
     this.words = new FactWords(book);
   }
 
-  client(client: ClientData): RecordView {
+  client(client: ClientData, { more_phones = [], more_addresses = [] }: MoreOfClient = {}): RecordView {
     const { projects, bookings, invoices, enquiries } = this.book.ofClient(client);
     const unpaid = this.book.outstanding(invoices);
     return {
@@ -101,8 +106,16 @@ class View {
         ['email', client.email],
         ['phone', this.words.phone(client.phone)],
         ['mobile', this.words.phone(client.mobile)],
+        ...more_phones.map(({ use, number }) => ({
+          label: `${headingOf('client', 'phone')}, ${use}`,
+          value: this.words.phone(number) ?? number,
+        })),
         ['address', this.words.address(client.address)],
         ['billing_address', this.words.address(client.billing_address)],
+        ...more_addresses.map(({ use, address }) => ({
+          label: `${headingOf('client', 'address')}, ${use}`,
+          value: this.words.address(address) ?? '',
+        })),
         ['preferred_name', client.preferred_name],
         ['language', client.language],
         ['since', this.words.date(client.since)],

@@ -1,13 +1,20 @@
 import ICAL from 'ical.js';
+import type { MoreOfClient } from '../contract/records/client';
 import type { AddressData, ClientData, ContactData, PersonData } from '../records/recordsFile';
 
 /** A client as a card, and each of their people as another: vCard 4 (RFC 6350). */
-export function cardsOf({ contacts = [], ...client }: ClientData): string {
+export function cardsOf(
+  { contacts = [], ...client }: ClientData,
+  { more_phones = [], more_addresses = [] }: MoreOfClient = {},
+): string {
   const isHouse = client.kind === 'organisation';
   const own = card(client.name ?? client.key, client, (one) => {
     one.addPropertyWithValue('kind', isHouse ? 'org' : client.kind === 'household' ? 'group' : 'individual');
     if (isHouse && client.name) one.addPropertyWithValue('org', client.name);
     address(one, client.address);
+    for (const { use, number } of more_phones) telephone(one, number, isCommon(use) ? use : 'voice');
+    for (const { use, address: other } of more_addresses)
+      address(one, other, isCommon(use) ? use : undefined);
     if (client.language) one.addPropertyWithValue('lang', client.language);
     if (client.tags?.length) {
       const tags = new ICAL.Property('categories', one);
@@ -40,18 +47,28 @@ function card(name: string, person: PersonData, more: (card: Component) => void)
     [phone, 'voice'],
     [mobile, 'cell'],
   ] as const)
-    if (number) {
-      const tel = new ICAL.Property('tel', one);
-      tel.setParameter('type', type);
-      tel.setValue(number);
-      one.addProperty(tel);
-    }
+    if (number) telephone(one, number, type);
   more(one);
   return `${one.toString()}\r\n`;
 }
 
-function address(card: Component, known: AddressData | undefined): void {
+/** What the form has words for (RFC 6350, 5.6); others are not said in it. */
+function isCommon(use: string): boolean {
+  return use === 'home' || use === 'work';
+}
+
+function telephone(card: Component, number: string, type: string): void {
+  const tel = new ICAL.Property('tel', card);
+  tel.setParameter('type', type);
+  tel.setValue(number);
+  card.addProperty(tel);
+}
+
+function address(card: Component, known: AddressData | undefined, type?: string): void {
   if (!known) return;
   const { street = [], town = '', region = '', postcode = '', country = '' } = known;
-  card.addPropertyWithValue('adr', ['', '', street.join('\n'), town, region, postcode, country]);
+  const adr = new ICAL.Property('adr', card);
+  if (type) adr.setParameter('type', type);
+  adr.setValue(['', '', street.join('\n'), town, region, postcode, country]);
+  card.addProperty(adr);
 }

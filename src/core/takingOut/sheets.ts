@@ -1,5 +1,6 @@
 import { decimalString, minorDigits } from '../money/currency';
 import { sumInvoice } from '../records/derive/invoiceSums';
+import type { MoreOfClient } from '../contract/records/client';
 import type { AddressData, CustomFieldData, CustomValue, RecordsFile } from '../records/recordsFile';
 import type { Sheet } from './csv';
 
@@ -7,6 +8,8 @@ import type { Sheet } from './csv';
 interface Ground {
   currency: string;
   fields: readonly CustomFieldData[];
+  /** by their clients' keys */
+  more?: ReadonlyMap<string, MoreOfClient>;
 }
 
 /** A sheet of one kind of record; its heads are those that are understood when it is brought in again. */
@@ -22,6 +25,16 @@ const addressCells = (address: AddressData = {}) => [
   address.region,
   address.postcode,
   address.country,
+];
+
+const moreCells = ({ more_phones = [], more_addresses = [] }: MoreOfClient = {}) => [
+  more_phones.map(({ use, number }) => `${use}: ${number}`).join('\n') || undefined,
+  more_addresses
+    .map(
+      ({ use, address = {} }) =>
+        `${use}: ${addressCells(address).filter(Boolean).join(', ').replaceAll('\n', ', ')}`,
+    )
+    .join('\n') || undefined,
 ];
 
 const own = (record: string) => ({
@@ -62,6 +75,8 @@ export const SHEETS: Readonly<Record<string, SheetOf>> = {
         'Phone',
         'Mobile',
         ...ADDRESS,
+        'Other numbers',
+        'Other addresses',
       ],
       ...[
         'Language',
@@ -81,6 +96,7 @@ export const SHEETS: Readonly<Record<string, SheetOf>> = {
           one.phone,
           one.mobile,
           ...addressCells(one.address),
+          ...moreCells(ground.more?.get(one.key)),
           one.language,
           one.tags?.join(', '),
         ],

@@ -58,7 +58,15 @@ export function mergeFacts(kept: ClientFacts, gone: ClientFacts, take: readonly 
   return {
     ...(merged as unknown as ClientFacts),
     tags: [...new Set([...kept.tags, ...gone.tags])],
+    more_phones: together(kept.more_phones, gone.more_phones),
+    more_addresses: together(kept.more_addresses, gone.more_addresses),
     ...(notes ? { notes } : {}),
     ...(kept.custom || gone.custom ? { custom: { ...gone.custom, ...kept.custom } } : {}),
   };
+}
+
+/** What either has, each once. */
+function together<One>(kept: readonly One[] = [], gone: readonly One[] = []): One[] {
+  const said = new Set(kept.map((one) => JSON.stringify(one)));
+  return [...kept, ...gone.filter((one) => !said.has(JSON.stringify(one)))];
 }

@@ -17,6 +17,8 @@ export const CLIENT = {
   mobile: maybe(text()),
   address: maybe(json<AddressData>()),
   billing_address: maybe(json<AddressData>()),
+  more_phones: or(json<{ use: string; number: string }[]>(), []),
+  more_addresses: or(json<{ use: string; address: AddressData }[]>(), []),
   language: maybe(text()),
   tags: or(texts(), []),
   since: maybe(date()),

@@ -1,6 +1,7 @@
 import { mkdtemp, open, rm, type FileHandle } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
+import type { MoreOfClient } from '../../core/contract/records/client';
 import type { BookingData, RecordsFile } from '../../core/records/recordsFile';
 import { calendarOf, uidOfBooking } from '../../core/takingOut/calendarOf';
 import { cardsOf } from '../../core/takingOut/cardOf';
@@ -8,6 +9,7 @@ import { csvOf } from '../../core/takingOut/csv';
 import { SHEETS } from '../../core/takingOut/sheets';
 import type { Database } from '../../data/database';
 import { clientsAfter } from '../../data/repositories/clientsAfter';
+import { moreOfClients } from '../../data/repositories/records/clients';
 import { recordsOfBusiness } from '../../data/repositories/recordsOfBusiness';
 
 /** So many clients, with all that is theirs, are in memory at once. */
@@ -38,7 +40,7 @@ export async function recordsAside(database: Database, business_id: string, at: 
     for (let part = 0; after !== undefined; part++) {
       const { ids, last, enquiries } = await clientsAfter(database, business_id, after, CLIENTS, ENQUIRIES);
       const records = (await recordsOfBusiness(database, business_id, { clients: ids, enquiries }))!;
-      await writePart(records, part === 0);
+      await writePart(records, part === 0, await moreOfClients(database, business_id, ids));
       after = last;
     }
     await write('bookings.ics', 'END:VCALENDAR\r\n');
@@ -51,16 +53,20 @@ export async function recordsAside(database: Database, business_id: string, at: 
     throw error;
   }
 
-  async function writePart(records: RecordsFile, isFirst: boolean): Promise<void> {
+  async function writePart(
+    records: RecordsFile,
+    isFirst: boolean,
+    more: ReadonlyMap<string, MoreOfClient>,
+  ): Promise<void> {
     const { business, clients = [], bookings = [] } = records;
-    const ground = { currency: business.currency ?? 'GBP', fields: business.custom_fields ?? [] };
+    const ground = { currency: business.currency ?? 'GBP', fields: business.custom_fields ?? [], more };
     for (const [name, sheet] of Object.entries(SHEETS)) {
       // The business's own partners come with each part.
       const rows = name === 'partners' && !isFirst ? [] : sheet.rows(records, ground);
       const words = csvOf({ head: sheet.head(ground), rows });
       await write(`${name}.csv`, isFirst ? words : words.slice(words.indexOf('\r\n') + 2));
     }
-    await write('clients.vcf', clients.map(cardsOf).join(''));
+    await write('clients.vcf', clients.map((one) => cardsOf(one, more.get(one.key))).join(''));
     const names = new Map(clients.map(({ key, name }) => [key, name]));
     const calendar = calendarOf(
       business.name ?? '',

@@ -2,7 +2,10 @@ import { randomUUID } from 'node:crypto';
 import { expect, it } from 'vitest';
 import type { ClientFacts } from '../../core/contract/records/client';
 import { NEW_CLIENT } from '../../core/contract/records/shownClient';
-import { recordFacts } from '../records/keepRecord';
+import { matchesOf } from '../bringing/bringing';
+import { findRecords } from '../lists/listRecords';
+import { clientParts } from '../records/clientParts';
+import { keepRecord, recordFacts } from '../records/keepRecord';
 import { recordPage } from '../records/recordPage';
 import { demonstrationDatabase } from '../test/demonstrationDatabase';
 import { imke } from '../test/imke';
@@ -123,4 +126,41 @@ it('what is open and stands at the address of a client moves along with it', asy
   const open = (await recordFacts(imke, 'booking', 'b-hartigan'))!;
   const done = (await recordFacts(imke, 'booking', 'b01'))!;
   expect([open.location, done.location]).toEqual([address, before.address]);
+});
+
+it('further numbers and addresses are kept with what they are for, shown, found by, and moved along with', async () => {
+  const before = await facts('delacruz');
+  const workshop = { street: ['3 Saltworks'], town: 'Overstrand' };
+  await keepClient(imke, 'delacruz', {
+    ...before,
+    more_phones: [{ use: 'assistant', number: '01632 960177' }],
+    more_addresses: [{ use: 'workshop', address: workshop }],
+  });
+  const { view } = (await recordPage(imke, { kind: 'client', key: 'delacruz' }))!;
+  const said = Object.fromEntries(view.facts.map(({ label, value }) => [label, value]));
+  expect(said).toMatchObject({
+    'Telephone, assistant': '01632 960177',
+    'Address, workshop': '3 Saltworks, Overstrand',
+  });
+  for (const words of ['01632 960177', 'assistant', 'workshop overstrand'])
+    expect((await findRecords(imke, 'client', words)).entries.map(({ key }) => key)).toContain('delacruz');
+  const [rung] = await matchesOf(imke, {
+    kind: 'client',
+    rows: [{ row: 1, emails: [], phones: ['+44 1632 960177'], names: [] }],
+  });
+  expect(rung?.clients).toEqual([expect.objectContaining({ key: 'delacruz', by: 'number' })]);
+
+  // A visit can be there by a press, and goes along when the workshop moves.
+  const parts = (await clientParts(imke, 'delacruz'))!;
+  expect(parts.addresses).toEqual([['workshop', workshop]]);
+  // The coming one is told first.
+  const { key } = view.links.find(({ kind }) => kind === 'booking')!;
+  const visit = (await recordFacts(imke, 'booking', key))!;
+  expect(await keepRecord(imke, 'booking', key, { ...visit, location: workshop })).toMatchObject({
+    result: 'kept',
+  });
+  const now = await facts('delacruz');
+  const moved = { street: ['8 Mill Lane'], town: 'Saltby' };
+  await keepClient(imke, 'delacruz', { ...now, more_addresses: [{ use: 'workshop', address: moved }] });
+  expect((await recordFacts(imke, 'booking', key))!.location).toEqual(moved);
 });

@@ -1,6 +1,7 @@
 import type { ClientParts } from '../../core/contract/records/formChoices';
 import { fullName } from '../../core/people/names';
 import { RecordBook } from '../../core/records/recordBook';
+import { moreOfClients } from '../../data/repositories/records/clients';
 import { recordsOfBusiness } from '../../data/repositories/recordsOfBusiness';
 import { scopeFrom, startingRecord } from '../../data/repositories/startingRecords';
 import { now } from '../clock';
@@ -19,6 +20,7 @@ export const clientParts = forMember(
     const records = await recordsOfBusiness(connection(), business_id, scopeFrom(start, record));
     const book = new RecordBook(records!, now());
     const client = book.clients.get(key)!;
+    const more = await moreOfClients(connection(), business_id, [record.id]);
     const projects = [...book.ofClient(client).projects].reverse();
     const inOrder = [
       ...projects.filter(({ status }) => !OVER.has(status)),
@@ -28,6 +30,7 @@ export const clientParts = forMember(
       key,
       name: client.name ?? key,
       ...(client.address ? { address: client.address } : {}),
+      addresses: (more.get(key)?.more_addresses ?? []).map(({ use, address }) => [use, address!] as const),
       billing: client.billing_address ?? client.address,
       items: (client.items ?? []).map((item) => [item.key, item.name ?? item.key]),
       contacts: (client.contacts ?? []).map((one) => [one.key, fullName(one) ?? one.key]),

@@ -10,6 +10,7 @@ import { decimalString, minorDigits } from '../../core/money/currency';
 import { SCHEMA_DEFAULTS } from '../../core/records/defaults';
 import { RecordBook } from '../../core/records/recordBook';
 import type { StartingPoint } from '../../core/records/which/situation';
+import { moreOfClients } from '../../data/repositories/records/clients';
 import { lettersOf, type KeptLetter, type LetterFilter } from '../../data/repositories/letters';
 import { recordsOfBusiness } from '../../data/repositories/recordsOfBusiness';
 import { scopeFrom, startingRecord } from '../../data/repositories/startingRecords';
@@ -57,7 +58,9 @@ export const recordPage = forMember(
       lettersOf(database, business_id, filter, MOST_LETTERS),
     ]);
     const book = new RecordBook(records!, now());
-    const view = recordView(book, start);
+    const more =
+      start.kind === 'client' ? await moreOfClients(database, business_id, [record.id]) : undefined;
+    const view = recordView(book, start, more?.get(start.key));
     if (!view) return undefined;
     const payable = start.kind === 'invoice' ? payableOf(book, start.key, record.version) : undefined;
     return {

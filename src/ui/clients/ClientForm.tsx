@@ -12,6 +12,7 @@ import { ClientName } from './ClientName';
 import { ContactList } from './ContactList';
 import { ItemList } from './ItemList';
 import { LikelyDoubles } from './LikelyDoubles';
+import { MoreAddresses, MorePhones } from './MoreWays';
 
 interface Props extends RecordFormProps<'client'> {
   choices: FormChoices;
@@ -44,6 +45,7 @@ export function ClientForm({ owner, recordKey, facts, enquiry, choices }: Props)
         <Field name="email" label="Email address" type="email" autoComplete="off" />
         <Field name="phone" label="Telephone" type="tel" autoComplete="off" />
         <Field name="mobile" label="Mobile" type="tel" autoComplete="off" help="For text messages." />
+        <MorePhones />
         <LikelyDoubles clientKey={recordKey} />
       </section>
       <section className="form-part" aria-labelledby="client-where">
@@ -53,6 +55,7 @@ export function ClientForm({ owner, recordKey, facts, enquiry, choices }: Props)
           <summary>Invoices go to another address</summary>
           <AddressFields name="billing_address" label="Address of invoices" locale={locale} />
         </details>
+        <MoreAddresses locale={locale} />
       </section>
       <ContactList />
       <ItemList label={itemLabel} own={own} />

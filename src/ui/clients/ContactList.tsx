@@ -1,48 +1,38 @@
 'use client';
 
-import { useFieldArray, useFormContext } from 'react-hook-form';
 import { shownContact } from '../../core/contract/records/shownClient';
 import { CHOICES } from '../../core/records/catalogue/choices';
 import { Field } from '../forms/Field';
 import { KeyChoice } from '../forms/KeyChoice';
-import { useRemoving } from '../forms/useRemoving';
+import { PieceList } from '../forms/PieceList';
 
 /** The people at a client, and which letters each of them gets. */
 export function ContactList() {
-  const { control } = useFormContext();
-  const { fields, append, remove, insert } = useFieldArray({ control, name: 'contacts' });
-  const { note, removing } = useRemoving('contacts', remove, insert);
   return (
     <section className="form-part" aria-labelledby="client-people">
       <h2 id="client-people">People</h2>
-      {fields.map(({ id }, i) => (
-        <fieldset key={id} className="form-piece">
-          <legend className="visually-hidden">Person {i + 1}</legend>
-          <div className="address-fields">
-            <Field name={`contacts.${i}.given_name`} label="Given name" autoComplete="off" />
-            <Field name={`contacts.${i}.family_name`} label="Family name" autoComplete="off" />
-            <Field name={`contacts.${i}.role`} label="What they do there" />
-            <Field name={`contacts.${i}.email`} label="Email address" type="email" autoComplete="off" />
-            <Field name={`contacts.${i}.phone`} label="Telephone" type="tel" autoComplete="off" />
-            <Field name={`contacts.${i}.mobile`} label="Mobile" type="tel" autoComplete="off" />
-          </div>
-          <details className="form-more">
-            <summary>More of the name</summary>
+      <PieceList name="contacts" one="person" add="Add a person" empty={shownContact}>
+        {(at) => (
+          <>
             <div className="address-fields">
-              <Field name={`contacts.${i}.preferred_name`} label="Wants to be called" />
-              <Field name={`contacts.${i}.honorific`} label="Mr, Ms, Dr" />
+              <Field name={`${at}.given_name`} label="Given name" autoComplete="off" />
+              <Field name={`${at}.family_name`} label="Family name" autoComplete="off" />
+              <Field name={`${at}.role`} label="What they do there" />
+              <Field name={`${at}.email`} label="Email address" type="email" autoComplete="off" />
+              <Field name={`${at}.phone`} label="Telephone" type="tel" autoComplete="off" />
+              <Field name={`${at}.mobile`} label="Mobile" type="tel" autoComplete="off" />
             </div>
-          </details>
-          <KeyChoice name={`contacts.${i}.uses`} label="Gets" options={USES} />
-          <button type="button" className="btn btn-link" onClick={() => removing(i, 'The person')}>
-            Take this person out
-          </button>
-        </fieldset>
-      ))}
-      {note}
-      <button type="button" className="btn btn-outline-primary" onClick={() => append(shownContact())}>
-        Add a person
-      </button>
+            <details className="form-more">
+              <summary>More of the name</summary>
+              <div className="address-fields">
+                <Field name={`${at}.preferred_name`} label="Wants to be called" />
+                <Field name={`${at}.honorific`} label="Mr, Ms, Dr" />
+              </div>
+            </details>
+            <KeyChoice name={`${at}.uses`} label="Gets" options={USES} />
+          </>
+        )}
+      </PieceList>
     </section>
   );
 }

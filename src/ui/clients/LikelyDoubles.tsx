@@ -17,11 +17,15 @@ export function LikelyDoubles({ clientKey }: { clientKey: string | undefined }) 
     control,
     name: ['name', 'email', 'phone', 'mobile'],
   }) as string[];
+  const others = useWatch({ control, name: 'more_phones' }) as { number: string }[] | undefined;
+  // The one that was added last is the one that is being written.
+  const another = others?.at(-1)?.number;
   const answers = [
     useAnswerTo<ListPage>(CLIENTS, isLong(name) ? name!.trim() : ''),
     useAnswerTo<ListPage>(CLIENTS, isAddress(email?.trim() ?? '') ? email!.trim() : ''),
     useAnswerTo<ListPage>(CLIENTS, isNumber(phone) ? phone!.trim() : ''),
     useAnswerTo<ListPage>(CLIENTS, isNumber(mobile) ? mobile!.trim() : ''),
+    useAnswerTo<ListPage>(CLIENTS, isNumber(another) ? another!.trim() : ''),
   ];
   const found = new Map(
     answers

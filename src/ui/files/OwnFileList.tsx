@@ -1,15 +1,15 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
-import { useRef, useState } from 'react';
+import { useRef } from 'react';
 import { MOST_ATTACHED, type ListedFile } from '../../core/contract/files';
 import { sizeInWords } from '../../core/describe/sizeInWords';
 import { ownFileAddress } from '../document/ownFileAddress';
 import { BringingList } from './BringingList';
 import { bringOwnFile } from './bringOwnFile';
 import { FileDrop } from './FileDrop';
+import { FileEntry } from './FileEntry';
 import { FileInput } from './FileInput';
-import { FileName } from './FileName';
 import { useBringing } from './useBringing';
 import { useRemovedFile } from './useRemovedFile';
 
@@ -26,7 +26,6 @@ const addressOf = ({ id }: { id: string }) => `/api/own-files/${id}`;
 /** The files of the business's own: brought in, called otherwise, removed; with the templates whose letters have them. */
 export function OwnFileList({ files, left, mayChange }: Props) {
   const { refresh } = useRouter();
-  const [naming, setNaming] = useState<string>();
   const chooser = useRef<HTMLInputElement>(null);
   const { bringing, bring: begin } = useBringing();
   const { note, remove } = useRemovedFile<ListedFile>(addressOf, { removed: refresh, back: refresh });
@@ -34,47 +33,18 @@ export function OwnFileList({ files, left, mayChange }: Props) {
   return (
     <section className="own-files" aria-label="Files of the business">
       <FileDrop onFile={bring}>
-        {files.length === 0 && <p className="hint">There are none yet.</p>}
+        {files.length === 0 && <p>There are none yet.</p>}
         <ul className="record-links">
           {files.map((file) => (
             <li key={file.id}>
-              {naming === file.id ? (
-                <FileName
-                  name={file.name}
-                  address={addressOf(file)}
-                  onNamed={() => {
-                    setNaming(undefined);
-                    refresh();
-                  }}
-                  onLeave={() => setNaming(undefined)}
-                />
-              ) : (
-                <a href={ownFileAddress(file.name)}>{file.name}</a>
-              )}
-              <span className="entry-note">
-                {sizeInWords(file.size)}, {file.day}
-                {alongWith(file.templates)}
-              </span>
-              {mayChange && naming !== file.id && (
-                <span className="file-acts">
-                  <button
-                    type="button"
-                    className="btn btn-link"
-                    aria-label={`Rename ${file.name}`}
-                    onClick={() => setNaming(file.id)}
-                  >
-                    Rename
-                  </button>
-                  <button
-                    type="button"
-                    className="btn btn-link"
-                    aria-label={`Remove ${file.name}`}
-                    onClick={() => void remove(file)}
-                  >
-                    Remove
-                  </button>
-                </span>
-              )}
+              <FileEntry
+                name={file.name}
+                href={ownFileAddress(file.name)}
+                address={mayChange ? addressOf(file) : undefined}
+                note={`${sizeInWords(file.size)}, ${file.day}${alongWith(file.templates)}`}
+                onNamed={refresh}
+                onRemove={() => void remove(file)}
+              />
             </li>
           ))}
         </ul>
@@ -84,7 +54,7 @@ export function OwnFileList({ files, left, mayChange }: Props) {
           <button type="button" className="btn btn-outline-primary" onClick={() => chooser.current?.click()}>
             Choose files
           </button>
-          <span className="hint not-touch">or drop them here</span>
+          <span className="entry-note not-touch">or drop them here</span>
         </p>
         <p className="field-help">
           A file has at most {sizeInWords(MOST_ATTACHED)}; there is room for {sizeInWords(Math.max(0, left))}{' '}

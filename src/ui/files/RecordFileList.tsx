@@ -8,8 +8,8 @@ import { sizeInWords } from '../../core/describe/sizeInWords';
 import { BringingList } from './BringingList';
 import { bringRecordFile } from './bringRecordFile';
 import { FileDrop } from './FileDrop';
+import { FileEntry } from './FileEntry';
 import { FileInput } from './FileInput';
-import { FileName } from './FileName';
 import { useBringing } from './useBringing';
 import { useRemovedFile } from './useRemovedFile';
 
@@ -21,7 +21,6 @@ export function RecordFileList({ owner, files: given, left: leftBefore }: Record
   const [files, setFiles] = useState(given);
   const [removed, setRemoved] = useState<readonly string[]>([]);
   const [left, setLeft] = useState(leftBefore);
-  const [naming, setNaming] = useState<string>();
   const chooser = useRef<HTMLInputElement>(null);
   const camera = useRef<HTMLInputElement>(null);
   const { bringing, bring: begin } = useBringing();
@@ -51,44 +50,16 @@ export function RecordFileList({ owner, files: given, left: leftBefore }: Record
             {shown.map((file) => (
               <li key={file.id}>
                 <Preview file={file} />
-                {naming === file.id ? (
-                  <FileName
-                    name={file.name}
-                    address={addressOf(file)}
-                    onNamed={(name) => {
-                      setFiles((now) => now.map((one) => (one.id === file.id ? { ...one, name } : one)));
-                      setNaming(undefined);
-                    }}
-                    onLeave={() => setNaming(undefined)}
-                  />
-                ) : (
-                  <>
-                    <a href={addressOf(file)} download={file.name} className="file-called">
-                      {file.name}
-                    </a>
-                    <span className="entry-note">
-                      {sizeInWords(file.size)}, {file.day}
-                    </span>
-                    <span className="file-acts">
-                      <button
-                        type="button"
-                        className="btn btn-link"
-                        aria-label={`Rename ${file.name}`}
-                        onClick={() => setNaming(file.id)}
-                      >
-                        Rename
-                      </button>
-                      <button
-                        type="button"
-                        className="btn btn-link"
-                        aria-label={`Remove ${file.name}`}
-                        onClick={() => void remove(file)}
-                      >
-                        Remove
-                      </button>
-                    </span>
-                  </>
-                )}
+                <FileEntry
+                  name={file.name}
+                  href={addressOf(file)}
+                  address={addressOf(file)}
+                  note={`${sizeInWords(file.size)}, ${file.day}`}
+                  onNamed={(name) =>
+                    setFiles((now) => now.map((one) => (one.id === file.id ? { ...one, name } : one)))
+                  }
+                  onRemove={() => void remove(file)}
+                />
               </li>
             ))}
           </ul>
@@ -106,7 +77,7 @@ export function RecordFileList({ owner, files: given, left: leftBefore }: Record
           <button type="button" className="btn btn-outline-primary" onClick={() => chooser.current?.click()}>
             Choose files
           </button>
-          <span className="hint not-touch">or drop them here</span>
+          <span className="entry-note not-touch">or drop them here</span>
         </p>
         <p className="field-help">
           {fileLimits(left)} Photographs are kept without the place where they were taken.

@@ -51,8 +51,8 @@ export function useRemovedFile<One extends { name: string }>(
         <p role="status" className="form-undo">
           {gone && (
             <>
-              {gone.name} is removed.{' '}
-              <button type="button" className="btn btn-link" onClick={() => void set(gone, false)}>
+              {gone.name} is removed. {/* What was pressed is gone with the file. */}
+              <button type="button" className="btn btn-link" autoFocus onClick={() => void set(gone, false)}>
                 Put back
               </button>
             </>

@@ -11,7 +11,6 @@ import { capital } from '../../core/describe/capital';
 import { CHOICES } from '../../core/records/catalogue/choices';
 import type { Act } from '../../core/template/acts';
 import { minutesBetween, plusMinutes } from '../../core/work/wallClock';
-import { AddressFields } from '../forms/AddressFields';
 import { ClientChoice } from '../forms/ClientChoice';
 import { CustomFields } from '../forms/CustomFields';
 import { Choice, Field } from '../forms/Field';
@@ -21,6 +20,7 @@ import { useRecordForm, type RecordFormProps } from '../forms/useRecordForm';
 import { Clashes } from './Clashes';
 import { lengthInWords } from './lengthInWords';
 import { ServiceField } from './ServiceField';
+import { PlaceFields } from './PlaceFields';
 import { useFormClient } from './useFormClient';
 
 interface Props extends RecordFormProps<'booking'> {
@@ -92,7 +92,7 @@ export function BookingForm({ owner, recordKey, facts, enquiry, choices, parts: 
       </section>
       <section className="form-part" aria-labelledby="booking-where">
         <h2 id="booking-where">Where</h2>
-        <AddressFields name="location" label="Address" locale={locale} />
+        <PlaceFields locale={locale} client={parts} />
       </section>
     </KeptFormFrame>
   );

@@ -4,13 +4,13 @@ import type { ClientParts, FormChoices } from '../../core/contract/records/formC
 import { shownProject, type ProjectFacts } from '../../core/contract/records/project';
 import { CHOICES } from '../../core/records/catalogue/choices';
 import type { Act } from '../../core/template/acts';
-import { AddressFields } from '../forms/AddressFields';
 import { ClientChoice } from '../forms/ClientChoice';
 import { CustomFields } from '../forms/CustomFields';
 import { Choice, Field } from '../forms/Field';
 import { KeptFormFrame } from '../forms/KeptFormFrame';
 import { KeyChoice } from '../forms/KeyChoice';
 import { useRecordForm, type RecordFormProps } from '../forms/useRecordForm';
+import { PlaceFields } from './PlaceFields';
 import { useFormClient } from './useFormClient';
 
 interface Props extends RecordFormProps<'project'> {
@@ -77,7 +77,7 @@ export function ProjectForm({ owner, recordKey, facts, enquiry, choices, parts: 
       </section>
       <section className="form-part" aria-labelledby="project-where">
         <h2 id="project-where">Where</h2>
-        <AddressFields name="location" label="Address" locale={locale} />
+        <PlaceFields locale={locale} client={parts} />
       </section>
     </KeptFormFrame>
   );

@@ -6,7 +6,13 @@ import type { ClientParts } from '../../core/contract/records/formChoices';
 import type { KeptForm } from '../forms/useKeptForm';
 import { askServer } from '../writing/askServer';
 
-const NONE = { items: [], contacts: [], projects: [], billing: undefined } satisfies Partial<ClientParts>;
+const NONE = {
+  addresses: [],
+  items: [],
+  contacts: [],
+  projects: [],
+  billing: undefined,
+} satisfies Partial<ClientParts>;
 
 /** Whose a record is, as its form has it. */
 interface FormClient {

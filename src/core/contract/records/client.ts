@@ -31,6 +31,18 @@ const CONTACT = object({
       createError({ path: `${path}.given_name` }),
   });
 
+const USE = line(60).required('Write what it is for.');
+/** Another number or address of a client, with what it is for. */
+const MORE_PHONE = object({ use: USE, number: phoneNumber().required('Write the number.') }).noUnknown();
+const MORE_ADDRESS = object({ use: USE, address: postalAddress() })
+  .noUnknown()
+  .test({
+    name: 'said',
+    message: 'Write the address.',
+    test: ({ address }, { createError, path }) =>
+      address !== undefined || createError({ path: `${path}.address` }),
+  });
+
 /** A thing that the service is done to; one that is there has a key. */
 const ITEM = object({
   key: line(100),
@@ -47,6 +59,8 @@ const FACTS = {
   ...REACHED,
   address: postalAddress(),
   billing_address: postalAddress(),
+  more_phones: array(MORE_PHONE).max(20, 'At most 20 numbers.'),
+  more_addresses: array(MORE_ADDRESS).max(20, 'At most 20 addresses.'),
   language: line(35),
   tags: array(line(60).required())
     .transform((value: unknown, typed: unknown) =>
@@ -90,3 +104,5 @@ export function broughtClientFacts(own: OwnFields) {
 export type ContactFacts = InferType<typeof CONTACT>;
 export type ItemFacts = InferType<typeof ITEM> & { custom?: Custom };
 export type ClientFacts = InferType<typeof PLAIN> & { custom?: Custom; items: ItemFacts[] };
+/** What a client has besides what letters say: further numbers and addresses, each with what it is for. */
+export type MoreOfClient = Pick<ClientFacts, 'more_phones' | 'more_addresses'>;

@@ -26,6 +26,8 @@ export interface ClientParts {
   key: string;
   name: string;
   address?: AddressData;
+  /** others of theirs, each with what it is for */
+  addresses: (readonly [use: string, address: AddressData])[];
   /** where invoices go */
   billing: AddressData | undefined;
   items: Choosable[];

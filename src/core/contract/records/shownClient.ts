@@ -17,7 +17,18 @@ export function shownItem({ custom, ...item }: Partial<ItemFacts>, own: OwnField
 
 /** A client's facts as a form's controls show them: nothing is an empty text, tags are one, a street is one. */
 export function shownClient(
-  { version: _, address, billing_address, tags, contacts, items, custom, ...facts }: ClientFacts,
+  {
+    version: _,
+    address,
+    billing_address,
+    more_phones = [],
+    more_addresses = [],
+    tags,
+    contacts,
+    items,
+    custom,
+    ...facts
+  }: ClientFacts,
   own: OwnFields,
 ) {
   return {
@@ -32,6 +43,8 @@ export function shownClient(
     ...facts,
     address: shownAddress(address),
     billing_address: shownAddress(billing_address),
+    more_phones: more_phones.map((one) => ({ ...one })),
+    more_addresses: more_addresses.map(({ use, address: other }) => ({ use, address: shownAddress(other) })),
     tags: tags.join(', '),
     contacts: contacts.map((contact) => shownContact(contact)),
     items: items.map((item) => shownItem(item, own)),

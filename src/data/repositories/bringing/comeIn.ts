@@ -34,7 +34,7 @@ export const COME_IN: { readonly [Kind in BroughtKind]: ComeIn<Kind> } = {
 
 const CLIENT = [
   ...['kind', 'name', 'given_name', 'family_name', 'preferred_name', 'honorific', 'email', 'phone', 'mobile'],
-  ...['address', 'language', 'tags', 'since', 'source', 'notes', 'custom'],
+  ...['address', 'more_phones', 'more_addresses', 'language', 'tags', 'since', 'source', 'notes', 'custom'],
 ];
 
 /** All at once; where the database refuses one of them, one after the other. */

@@ -36,6 +36,9 @@ export async function clientMatches(
            ('name', lower(nullif(concat_ws(' ', client.given_name, client.family_name), client.given_name)))) how(by, said)
        where client.business_id = $business_id and how.said is not null
        union all
+       select client.id, 'number', digits(one ->> 'number') from client, jsonb_array_elements(more_phones) one
+       where client.business_id = $business_id and more_phones <> '[]'
+       union all
        select contact.client_id, how.* from contact,
          lateral (values ('email', lower(contact.email)), ('number', digits(contact.phone)), ('number', digits(contact.mobile)),
            ('name', lower(nullif(concat_ws(' ', contact.given_name, contact.family_name), contact.given_name)))) how(by, said)

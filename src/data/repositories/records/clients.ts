@@ -1,6 +1,11 @@
 import { randomUUID } from 'node:crypto';
 import { QueryTypes } from 'sequelize';
-import type { ClientFacts, ContactFacts, ItemFacts } from '../../../core/contract/records/client';
+import type {
+  ClientFacts,
+  ContactFacts,
+  ItemFacts,
+  MoreOfClient,
+} from '../../../core/contract/records/client';
 import { keyOfName } from '../../../core/template/keyOfName';
 import type { Database } from '../../database';
 import { freeKey, takeKey } from '../freeKey';
@@ -9,7 +14,18 @@ import { columnsOf, present } from './factsInRow';
 const PERSON = ['given_name', 'family_name', 'preferred_name', 'honorific'] as const;
 const REACHED = ['email', 'phone', 'mobile'] as const;
 const CLIENT = [
-  ...(['kind', 'name', ...PERSON, ...REACHED, 'address', 'billing_address', 'language', 'tags'] as const),
+  ...([
+    'kind',
+    'name',
+    ...PERSON,
+    ...REACHED,
+    'address',
+    'billing_address',
+    'more_phones',
+    'more_addresses',
+    'language',
+    'tags',
+  ] as const),
   ...(['since', 'source', 'notes', 'no_letters_since', 'custom'] as const),
 ];
 const CONTACT = ['key', ...PERSON, 'role', ...REACHED, 'uses'] as const;
@@ -37,6 +53,20 @@ export async function clientFacts(
     contacts: contacts.map(present),
     items: items.map(present),
   } as unknown as ClientFacts;
+}
+
+/** Further numbers and addresses of some clients, by their keys; who has none is left out. */
+export async function moreOfClients(
+  { sequelize }: Database,
+  business_id: string,
+  ids: readonly string[],
+): Promise<Map<string, MoreOfClient>> {
+  const rows = await sequelize.query<MoreOfClient & { key: string }>(
+    `select key, more_phones, more_addresses from client
+     where business_id = $business_id and id = any($ids::uuid[]) and (more_phones <> '[]' or more_addresses <> '[]')`,
+    { bind: { business_id, ids }, type: QueryTypes.SELECT },
+  );
+  return new Map(rows.map(({ key, ...more }) => [key, more]));
 }
 
 /** Writes a client down under an id, where there is none of it yet: an answer that was lost is asked for again. Gives the key. */
@@ -109,17 +139,28 @@ async function moveAlong(
   { sequelize }: Database,
   business_id: string,
   id: string,
-  { address, billing_address }: Readonly<Record<string, unknown>>,
+  { address, billing_address, more_addresses }: Readonly<Record<string, unknown>>,
 ): Promise<void> {
   const bind = { business_id, id };
   const home = { before: 'client.address', now: json(address) };
+  const others = (more_addresses as NonNullable<ClientFacts['more_addresses']>).map(
+    ({ use, address: other }) => ({
+      before:
+        "(select one -> 'address' from jsonb_array_elements(client.more_addresses) one where one ->> 'use' = $use limit 1)",
+      now: json(other),
+      use,
+    }),
+  );
   const billed = {
     before: 'coalesce(client.billing_address, client.address)',
     now: json(billing_address ?? address),
   };
-  for (const { table, column, open, before, now } of [
-    { table: 'booking', column: 'location', open: "status in ('tentative', 'confirmed')", ...home },
-    { table: 'project', column: 'location', open: "status in ('enquiry', 'planned', 'active')", ...home },
+  const places = [home, ...others].flatMap((place) => [
+    { table: 'booking', column: 'location', open: "status in ('tentative', 'confirmed')", ...place },
+    { table: 'project', column: 'location', open: "status in ('enquiry', 'planned', 'active')", ...place },
+  ]);
+  for (const { table, column, open, before, now, ...of } of [
+    ...places,
     { table: 'invoice', column: 'bill_to', open: "status = 'draft'", ...billed },
   ])
     await sequelize.query(
@@ -127,7 +168,7 @@ async function moveAlong(
        from client where client.business_id = $business_id and client.id = $id
          and ${table}.business_id = client.business_id and ${table}.client_id = client.id and ${open}
          and ${table}.${column} = ${before} and ${table}.${column} is distinct from $now::jsonb`,
-      { bind: { ...bind, now } },
+      { bind: { ...bind, now, ...of } },
     );
 }
 

@@ -9,4 +9,11 @@ export function columnsOf(names: readonly string[], facts: object): Record<strin
   return Object.fromEntries(names.map((name) => [name, said[name] ?? EMPTY[name] ?? null]));
 }
 
-const EMPTY: Readonly<Record<string, unknown>> = { tags: [], uses: [], wanted_on: [], custom: {} };
+const EMPTY: Readonly<Record<string, unknown>> = {
+  tags: [],
+  uses: [],
+  wanted_on: [],
+  more_phones: [],
+  more_addresses: [],
+  custom: {},
+};

@@ -179,6 +179,8 @@ const FACTS = [
   ...[
     'address',
     'billing_address',
+    'more_phones',
+    'more_addresses',
     'language',
     'tags',
     'since',
