@@ -72,6 +72,7 @@ const PARTS: Readonly<Record<string, Readonly<Record<string, string>>>> = {
   '/templates/signatures/[key]': { key: 'house' },
   '/templates/letterhead/[part]': { part: 'foot' },
   '/templates/[key]': { key: 'first-reminder' },
+  '/settings/you/[key]': { key: 'no-such-member' },
   '/setting-up/[step]': { step: 'member' },
   '/work/[kind]': { kind: 'invoices' },
   '/work/[kind]/[key]': { kind: 'invoices', key: 'LPC-1048' },

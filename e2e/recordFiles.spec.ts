@@ -99,6 +99,21 @@ test('a client’s thing has a page with its pictures: photographed, seen, renam
   expect((await download).suggestedFilename()).toBe('Hammers.jpg');
 });
 
+test('what is photographed without a connection comes in when there is one again', async ({ page }, {
+  project,
+}) => {
+  const visit = project.name.startsWith('phone') ? 'b05' : 'b51';
+  await signIn(page);
+  await page.goto(`/work/bookings/${visit}`);
+  await expect(files(page)).toBeVisible();
+  await page.context().setOffline(true);
+  await choose(page, 'Choose files', 'Cellar.jpg', await photograph('#222'));
+  await expect(told(page)).toContainText('There is no connection. It has not been brought in.');
+  await page.context().setOffline(false);
+  await expect(files(page).getByRole('link', { name: 'Cellar.jpg', exact: true })).toBeVisible();
+  await expect(told(page)).toBeHidden();
+});
+
 test('several files are dropped on a visit, and stand there for the whole team', async ({ page }, {
   project,
 }) => {

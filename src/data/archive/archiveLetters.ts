@@ -36,26 +36,3 @@ export async function* archiveLetters(
     after = rows.at(-1)!.sequence;
   }
 }
-
-/** The files of a business: their names by what they hold, each with its size. */
-export async function archiveFiles(
-  { sequelize }: Pick<Database, 'sequelize'>,
-  business_id: string,
-): Promise<{ sha256: string; size: number }[]> {
-  return sequelize.query('select sha256, size from file where business_id = $business_id order by sha256', {
-    bind: { business_id },
-    type: QueryTypes.SELECT,
-  });
-}
-
-export async function contentOfFile(
-  { sequelize }: Pick<Database, 'sequelize'>,
-  business_id: string,
-  sha256: string,
-): Promise<Buffer> {
-  const [file] = await sequelize.query<{ content: Buffer }>(
-    'select content from file where business_id = $business_id and sha256 = $sha256',
-    { bind: { business_id, sha256 }, type: QueryTypes.SELECT },
-  );
-  return file?.content ?? Buffer.alloc(0);
-}

@@ -23,6 +23,8 @@ import { removeRecord } from '../../data/repositories/records/removedRecords';
 import { clientFacts } from '../../data/repositories/records/clients';
 import { imke } from '../test/imke';
 import { bringBack, NoArchive } from './bringBack';
+import { connection } from '../connection';
+import { bringRecordFile } from '../files/recordFiles';
 import { takeOut } from './takeOut';
 
 let here: TemporaryDatabase;
@@ -149,11 +151,16 @@ beforeAll(async () => {
       brought_at: new Date(NOW),
     });
   });
+  process.env.DATABASE_URL = here.url;
+  const owner = { kind: 'client', key: 'quist' } as const;
+  expect(await bringRecordFile(imke, owner, '=Sketch.txt', Buffer.from('a sketch'))).toMatchObject({
+    result: 'done',
+  });
   await pipeline(takeOut(from, imke.business_id, NOW), createWriteStream(file('all.zip')));
   archive = await unpacked(file('all.zip'));
 });
 afterAll(async () => {
-  await Promise.all([from!.close(), to!.close()]);
+  await Promise.all([from!.close(), to!.close(), connection().close()]);
   await Promise.all([here.drop(), there.drop()]);
   await rm(folder, { recursive: true });
 });
@@ -246,6 +253,11 @@ it('other programs can read it', async () => {
   expect(templates.length).toBeGreaterThan(20);
   for (const name of templates)
     expect(readTemplate(archive.get(name)!.toString('utf8'), name).problems, name).toEqual([]);
+  const named = archive.get('files.csv')!.toString('utf8').split('\r\n');
+  // A spreadsheet would run it.
+  const sketch = named.find((line) => line.startsWith("'=Sketch.txt,Mags Quist,"))!;
+  expect(archive.get(sketch.split(',').at(-1)!)!.toString()).toBe('a sketch');
+  expect(named).toContainEqual(expect.stringMatching(/^prices\.txt,,files\//));
   const letters = [...archive].filter(([name]) => name.endsWith('.eml'));
   expect(letters.length).toBeGreaterThan(5);
   for (const [name, content] of letters) expect(content.toString('utf8'), name).toMatch(/^Subject: /m);

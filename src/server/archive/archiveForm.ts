@@ -24,6 +24,7 @@ bookings.ics: the bookings, for any calendar.
 records.json: all records, as "npm run fill" reads them.
 templates, passages, signatures: their words as text.
 letters: every letter as a message, for any mail program.
+files.csv: what the files are called, whose they are, and where each is in here.
 tables, files, business.json: everything as it is kept, to be brought back with "npm run bring-back".
 
 Nobody's password is in it.

@@ -8,12 +8,9 @@ import { keyOfName } from '../../core/template/keyOfName';
 import { inNames } from '../../core/template/naming';
 import { printMarkdown } from '../../core/template/text/printMarkdown';
 import { printTemplate } from '../../core/template/text/printTemplate';
-import {
-  archiveFiles,
-  archiveLetters,
-  contentOfFile,
-  type ArchiveLetter,
-} from '../../data/archive/archiveLetters';
+import { csvOf } from '../../core/takingOut/csv';
+import { archiveFileNames, archiveFiles, contentOfFile } from '../../data/archive/archiveFiles';
+import { archiveLetters, type ArchiveLetter } from '../../data/archive/archiveLetters';
 import { archiveRows } from '../../data/archive/archiveRows';
 import { archiveTables } from '../../data/archive/archiveTables';
 import type { Database } from '../../data/database';
@@ -112,6 +109,14 @@ async function addTables(zip: ZipFile, database: Database, business_id: string, 
 }
 
 async function addFiles(zip: ZipFile, database: Database, business_id: string): Promise<void> {
+  addLater(zip, 'files.csv', async function* () {
+    const head = ['File', 'Whose', 'In this zip'];
+    yield csvOf({ head, rows: [] });
+    for await (const named of archiveFileNames(database, business_id)) {
+      const words = csvOf({ head, rows: named.map((one) => [one.name, one.whose, contentFile(one.sha256)]) });
+      yield words.slice(words.indexOf('\r\n') + 2);
+    }
+  });
   for (const { sha256 } of await archiveFiles(database, business_id))
     addLater(
       zip,

@@ -66,7 +66,10 @@ describe('a file of a record', () => {
 
   it('is there once, and another of its name beside it', async () => {
     const before = (await named(VISIT)).length;
-    await bring(VISIT, 'Other name.pdf', PDF);
+    expect(await bringRecordFile(imke, VISIT, 'Other name.pdf', PDF)).toMatchObject({
+      result: 'done',
+      note: 'It is there already, as “Sketch.pdf”.',
+    });
     expect(await named(VISIT)).toHaveLength(before);
     expect(await bring(VISIT, 'sketch.PDF', Buffer.from('%PDF-1.7 another'))).toMatchObject({
       name: 'sketch 2.pdf',

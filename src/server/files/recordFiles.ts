@@ -79,7 +79,7 @@ export async function bringRecordFile(
       file: fileOf(picture.content, picture.type),
       preview: fileOf(preview.content, preview.type),
     });
-    return answer.result === 'done' && picture.note ? { ...answer, note: picture.note } : answer;
+    return answer.result === 'done' && picture.note ? { note: picture.note, ...answer } : answer;
   } catch (failure) {
     if (failure instanceof NoPicture) return { result: 'wrong', error: failure.message };
     throw failure;
@@ -112,7 +112,7 @@ const keep = forMember(
     const full = await noRoomFor(member, kept.file.content.length);
     if (full) return { result: 'wrong', error: full };
     const at = new Date(now());
-    const file = await insertRecordFile(
+    const inserted = await insertRecordFile(
       connection(),
       business_id,
       place,
@@ -120,12 +120,19 @@ const keep = forMember(
       (taken) => freeName(name, taken),
       MOST_OF_ONE,
     );
-    if (!file)
+    if (!inserted)
       return {
         result: 'wrong',
         error: `There are ${MOST_OF_ONE} files already, and no more can be kept here.`,
       };
-    return { result: 'done', file: (await showing(member))(file), left: await roomLeft(member) };
+    const file = inserted.kept;
+    const note = inserted.isNew ? {} : { note: `It is there already, as “${file.name}”.` };
+    return {
+      result: 'done',
+      file: (await showing(member))(file),
+      left: await roomLeft(member),
+      ...note,
+    };
   },
 );
 

@@ -50,7 +50,7 @@ export function OwnFileList({ files, left, mayChange }: Props) {
         </ul>
         {note}
         <BringingList what="Files" bringing={bringing} />
-        <p className="file-ways">
+        <p className="ways">
           <button type="button" className="btn btn-outline-primary" onClick={() => chooser.current?.click()}>
             Choose files
           </button>

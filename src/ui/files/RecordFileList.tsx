@@ -66,7 +66,7 @@ export function RecordFileList({ owner, files: given, left: leftBefore }: Record
         )}
         {note}
         <BringingList what="Files" bringing={bringing} />
-        <p className="file-ways">
+        <p className="ways">
           <button
             type="button"
             className="btn btn-outline-primary only-touch"

@@ -13,6 +13,8 @@ export interface Told {
   waits?: boolean;
   trouble?: string;
   acts?: readonly (readonly [words: string, act: () => void])[];
+  /** tries it again, where it may go well another time */
+  again?: () => void;
 }
 
 export interface Bringing {
@@ -36,7 +38,10 @@ export interface Wrong {
   acts?: readonly (readonly [words: string, work: Work])[];
 }
 
-/** The files on their way to the server, some at once; whoever goes away meanwhile is asked. */
+/**
+ * The files on their way to the server, some at once. One that did not come in is tried again when there is a connection again;
+ * whoever goes away before is asked.
+ */
 export function useBringing(): {
   bringing: readonly Bringing[];
   bring: (file: File, work: Work) => void;
@@ -67,11 +72,15 @@ export function useBringing(): {
           tell({ share: 0 });
           const wrong = await work({ share: (share) => tell({ share }), signal: off.signal });
           if (!wrong) return leave();
-          const acts = [...(wrong.acts ?? []), ...(wrong.again ? [['Try again', work] as const] : [])];
+          const again = wrong.again ? () => start(work) : undefined;
           tell({
             share: 0,
             trouble: wrong.trouble,
-            acts: acts.map(([words, next]) => [words, () => start(next)]),
+            acts: [
+              ...(wrong.acts ?? []).map(([words, next]) => [words, () => start(next)] as const),
+              ...(again ? [['Try again', again] as const] : []),
+            ],
+            ...(again ? { again } : {}),
           });
         });
       };
@@ -80,13 +89,21 @@ export function useBringing(): {
     [begin],
   );
 
-  const isOnItsWay = bringing.some(({ told }) => told.trouble === undefined);
   useEffect(() => {
-    if (!isOnItsWay) return;
+    const goOn = () => {
+      for (const { told } of bringing) told.again?.();
+    };
+    addEventListener('online', goOn);
+    return () => removeEventListener('online', goOn);
+  }, [bringing]);
+
+  const isOpen = bringing.some(({ told }) => told.trouble === undefined || told.again);
+  useEffect(() => {
+    if (!isOpen) return;
     const ask = (event: BeforeUnloadEvent) => event.preventDefault();
     addEventListener('beforeunload', ask);
     return () => removeEventListener('beforeunload', ask);
-  }, [isOnItsWay]);
+  }, [isOpen]);
 
   return { bringing, bring };
 }

@@ -13,12 +13,15 @@ interface Props {
 /** Where something is done: an address, which can be one of the client's by a press. */
 export function PlaceFields({ locale, client: { address, addresses } }: Props) {
   const { setValue } = useFormContext();
-  const places = [...(address ? [['the client’s', address] as const] : []), ...addresses];
+  const places = [
+    ...(address ? [['The client’s address', address] as const] : []),
+    ...addresses.map(([use, place]) => [`Their address: ${use}`, place] as const),
+  ];
   return (
     <>
       <AddressFields name="location" label="Address" locale={locale} />
       {addresses.length > 0 && (
-        <p className="form-choices">
+        <p className="ways">
           {places.map(([use, place]) => (
             <button
               key={use}
@@ -26,7 +29,7 @@ export function PlaceFields({ locale, client: { address, addresses } }: Props) {
               className="btn btn-link"
               onClick={() => setValue('location', shownAddress(place), { shouldDirty: true })}
             >
-              Take {use}
+              {use}
             </button>
           ))}
         </p>

@@ -80,7 +80,7 @@ export async function insertRecordFile(
   { file, preview, at }: { file: KeptFile; preview?: KeptFile; at: Date },
   nameFor: (taken: readonly string[]) => string,
   most: number,
-): Promise<KeptRecordFile | undefined> {
+): Promise<{ kept: KeptRecordFile; isNew: boolean } | undefined> {
   const { sequelize, models, inTransaction } = database;
   return inTransaction(async () => {
     await sequelize.query('select pg_advisory_xact_lock(hashtextextended($id, 0))', {
@@ -88,7 +88,7 @@ export async function insertRecordFile(
     });
     const there = await filesOfRecord(database, business_id, place, most);
     const same = there.find(({ sha256 }) => sha256 === file.sha256);
-    if (same) return same;
+    if (same) return { kept: same, isNew: false };
     if (there.length >= most) return undefined;
     await keepFile(database, business_id, file);
     if (preview) await keepFile(database, business_id, preview);
@@ -107,7 +107,7 @@ export async function insertRecordFile(
       ...(column ? { [column]: id } : {}),
       ...kept,
     });
-    return kept;
+    return { kept, isNew: true };
   });
 }
 
