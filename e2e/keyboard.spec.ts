@@ -1,18 +1,10 @@
 import sharp from 'sharp';
-import { expect, test, type Locator, type Page } from '@playwright/test';
+import { expect, test, type Page } from '@playwright/test';
+import { reach } from './keys';
 import { makeTemplate } from './makeTemplate';
 import { choosesFiles, note, own, pencil, putIn } from './pencilPage';
 import { expectAccessible, signIn } from './signedIn';
 import { textIn, wordsOf, writeIn } from './words';
-
-/** Goes on with Tab until something has the focus. */
-async function reach(page: Page, target: Locator, key = 'Tab'): Promise<void> {
-  for (let pressed = 0; pressed < 90; pressed++) {
-    if (await target.evaluate((element) => element === document.activeElement).catch(() => false)) return;
-    await page.keyboard.press(key);
-  }
-  throw new Error(`${target} is not reached by ${key}.`);
-}
 
 /** Presses keys one after another, as fast as the page is drawn: nobody is faster. */
 async function press(page: Page, ...keys: string[]): Promise<void> {

@@ -1,15 +1,6 @@
 import { expect, test, type Locator, type Page } from '@playwright/test';
+import { reach } from './keys';
 import { expectAccessible, signIn } from './signedIn';
-
-/** Goes on with Tab until something has the focus. */
-async function reach(page: Page, target: Locator): Promise<void> {
-  await expect(target).toBeVisible();
-  for (let pressed = 0; pressed < 160; pressed++) {
-    if (await target.evaluate((element) => element === document.activeElement)) return;
-    await page.keyboard.press('Tab');
-  }
-  throw new Error(`${target} is not reached by Tab.`);
-}
 
 async function press(page: Page, target: Locator, key = 'Enter'): Promise<void> {
   await reach(page, target);

@@ -2,7 +2,7 @@ import type { Metadata } from 'next';
 import Link from 'next/link';
 import { notFound } from 'next/navigation';
 import { cache } from 'react';
-import type { RecordView } from '../core/describe/recordView';
+import type { RecordView } from '../core/describe/viewParts';
 import type { BookingWords } from '../core/records/bookingWords';
 import { actedOn, actOfWord } from '../core/template/acts';
 import type { StartingPoint } from '../core/records/which/situation';

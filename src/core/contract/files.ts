@@ -66,6 +66,9 @@ export interface ListedFile extends OwnFile {
   day: string;
   /** what the templates are called that have it go along */
   templates: string[];
+  /** of a picture: itself and a small one, by their SHA-256 */
+  picture?: string;
+  preview?: string;
 }
 
 /** What is asked of a file: another name, or that it is removed or put back. Given to `/api/own-files/<id>` and `/api/record-files/<id>`. */
@@ -91,7 +94,7 @@ export type FileChanged =
 
 /** What came of bringing in a file; its name as it is kept. */
 export type FileAnswer =
-  | ({ result: 'done' } & OwnFile)
+  | ({ result: 'done'; note?: string } & OwnFile)
   /** another has the name: by its content it can be said to be replaced */
   | { result: 'taken'; error: string; sha256: string }
   | { result: 'wrong'; error: string };

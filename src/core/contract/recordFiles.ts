@@ -37,7 +37,7 @@ export interface RecordFiles {
 
 /** What is said of how large files may be, before they are chosen. */
 export function fileLimits(left: number): string {
-  return `A file has at most ${sizeInWords(MOST_ATTACHED)}, a photograph ${sizeInWords(LARGEST_PICTURE)}; there is room for ${sizeInWords(Math.max(0, left))} more.`;
+  return `A file has at most ${sizeInWords(MOST_ATTACHED)}, a photograph ${sizeInWords(LARGEST_PICTURE)}; there is room for ${sizeInWords(Math.max(0, left))} more. Photographs are kept without the place where they were taken.`;
 }
 
 /** What came of bringing in a file of a record. */

@@ -1,59 +1,13 @@
 import type { MoreOfClient } from '../contract/records/client';
-import { capital } from './capital';
 import type { RecordBook } from '../records/recordBook';
-import { SCHEMA_DEFAULTS } from '../records/defaults';
 import { sumLine } from '../records/derive/invoiceSums';
-import { fullName } from '../people/names';
-import type {
-  BookingData,
-  ClientData,
-  EnquiryData,
-  InvoiceData,
-  ItemData,
-  ProjectData,
-} from '../records/recordsFile';
-import type { RecordKind } from '../records/recordKind';
+import type { BookingData, EnquiryData, InvoiceData, ProjectData } from '../records/recordsFile';
 import type { StartingPoint } from '../records/which/situation';
 import { FactWords } from './factWords';
 import { headingOf } from './headings';
+import { clientView } from './clientView';
 import { nameBooking, nameInvoice, nameProject } from './nameRecord';
-
-/** A record as its page shows it: what it is called, its facts in order, and what hangs on it. */
-export interface RecordView {
-  /** the kind in words: "visit" */
-  kind: string;
-  title: string;
-  note: string;
-  facts: Fact[];
-  /** lines, payments, items, people: each a short table; so many of its last columns are sums, and its rows may lead to records */
-  tables: { title: string; columns: string[]; rows: string[][]; sums?: 1 | 2; links?: RecordLink[] }[];
-  /** other records it leads to */
-  links: RecordLink[];
-  /** what heads those to things */
-  items?: string;
-  client?: { key: string; name: string };
-}
-
-interface Fact {
-  label: string;
-  value: string;
-}
-
-/** A record that another leads to; a thing with its client's key. */
-export interface RecordLink {
-  kind: 'project' | 'booking' | 'invoice' | 'enquiry' | 'item';
-  key: string;
-  client?: string;
-  name: string;
-  note: string;
-}
-
-/** A client's thing as its page shows it. Undefined: there is none of those keys. */
-export function itemView(book: RecordBook, client: string, key: string): RecordView | undefined {
-  const owner = book.clients.get(client);
-  const item = owner?.items?.find((one) => one.key === key);
-  return item && new View(book).item(owner!, item);
-}
+import { facts, itemsCalled, itsClient, link, linkToItem, table, type RecordView } from './viewParts';
 
 /** Undefined: there is no such record. @param more of a client, what the records do not say */
 export function recordView(
@@ -65,7 +19,7 @@ export function recordView(
   switch (kind) {
     case 'client': {
       const client = book.clients.get(key);
-      return client && view.client(client, more);
+      return client && clientView(book, client, more);
     }
     case 'enquiry': {
       const enquiry = book.enquiries.get(key);
@@ -93,89 +47,6 @@ class View {
     this.words = new FactWords(book);
   }
 
-  client(client: ClientData, { more_phones = [], more_addresses = [] }: MoreOfClient = {}): RecordView {
-    const { projects, bookings, invoices, enquiries } = this.book.ofClient(client);
-    const unpaid = this.book.outstanding(invoices);
-    return {
-      kind: 'client',
-      title: client.name ?? client.key,
-      note: [client.kind, client.address?.town].filter(Boolean).join(', '),
-      facts: facts('client', [
-        ['no_letters_since', this.words.date(client.no_letters_since)],
-        ['outstanding', unpaid ? this.words.money(unpaid) : undefined],
-        ['email', client.email],
-        ['phone', this.words.phone(client.phone)],
-        ['mobile', this.words.phone(client.mobile)],
-        ...more_phones.map(({ use, number }) => ({
-          label: `${headingOf('client', 'phone')}, ${use}`,
-          value: this.words.phone(number) ?? number,
-        })),
-        ['address', this.words.address(client.address)],
-        ['billing_address', this.words.address(client.billing_address)],
-        ...more_addresses.map(({ use, address }) => ({
-          label: `${headingOf('client', 'address')}, ${use}`,
-          value: this.words.address(address) ?? '',
-        })),
-        ['preferred_name', client.preferred_name],
-        ['language', client.language],
-        ['since', this.words.date(client.since)],
-        ['responsible', this.words.member(client.responsible)],
-        ['tags', client.tags?.join(', ')],
-        ...this.words.custom('client', client.custom),
-        ['notes', client.notes],
-      ]),
-      tables: [
-        table(
-          headingOf('client', 'contacts'),
-          ['full_name', 'role', 'email', 'phone'].map((key) => headingOf('contact', key)),
-          (client.contacts ?? []).map((contact) => [
-            fullName(contact) ?? '',
-            [contact.role, ...(contact.uses ?? []).filter((use) => use !== 'main')]
-              .filter(Boolean)
-              .join(', '),
-            contact.email ?? '',
-            // A number that is broken over two lines is dialled wrong.
-            this.words.phone(contact.phone ?? contact.mobile)?.replaceAll(' ', '\u00a0') ?? '',
-          ]),
-        ),
-        table(
-          this.items,
-          [headingOf('item', 'name'), headingOf('item', 'kind'), 'Facts'],
-          (client.items ?? []).map((item) => [
-            item.name ?? '',
-            item.kind ?? '',
-            this.words
-              .custom('item', item.custom)
-              .map(({ label, value }) => `${label}: ${value}`)
-              .join(', '),
-          ]),
-          { links: (client.items ?? []).map((item) => linkToItem(client.key, item)) },
-        ),
-      ].filter(({ rows }) => rows.length > 0),
-      links: [
-        ...enquiries.map((one) =>
-          link('enquiry', one, { name: one.service ?? 'Enquiry', note: one.status ?? '' }),
-        ),
-        ...[...projects].reverse().map((one) => link('project', one, nameProject(this.book, one))),
-        ...[...bookings].reverse().map((one) => link('booking', one, nameBooking(this.book, one))),
-        ...[...invoices].reverse().map((one) => link('invoice', one, nameInvoice(this.book, one))),
-      ],
-    };
-  }
-
-  item(client: ClientData, item: ItemData): RecordView {
-    const bookings = this.book.ofClient(client).bookings.filter((one) => one.items?.includes(item.key));
-    return {
-      kind: this.book.business.item_label ?? SCHEMA_DEFAULTS.itemLabel,
-      title: item.name ?? item.key,
-      note: item.kind ?? '',
-      facts: facts('item', [...this.words.custom('item', item.custom), ['notes', item.notes]]),
-      tables: [],
-      links: [...bookings].reverse().map((one) => link('booking', one, nameBooking(this.book, one))),
-      ...this.itsClient(client.key),
-    };
-  }
-
   enquiry(enquiry: EnquiryData): RecordView {
     return {
       kind: 'enquiry',
@@ -192,7 +63,7 @@ class View {
       ]),
       tables: [],
       links: [],
-      ...this.itsClient(enquiry.client),
+      ...itsClient(this.book, enquiry.client),
     };
   }
 
@@ -216,7 +87,7 @@ class View {
         ...[...bookings].reverse().map((one) => link('booking', one, nameBooking(this.book, one))),
         ...[...invoices].reverse().map((one) => link('invoice', one, nameInvoice(this.book, one))),
       ],
-      ...this.itsClient(project.client),
+      ...itsClient(this.book, project.client),
     };
   }
 
@@ -239,12 +110,12 @@ class View {
         ['notes', booking.notes],
       ]),
       tables: [],
-      items: this.items,
+      items: itemsCalled(this.book),
       links: [
         ...items.map((item) => linkToItem(booking.client ?? '', item)),
         ...(project ? [link('project', project, nameProject(this.book, project))] : []),
       ],
-      ...this.itsClient(booking.client),
+      ...itsClient(this.book, booking.client),
     };
   }
 
@@ -296,51 +167,7 @@ class View {
         ),
       ].filter(({ rows }) => rows.length > 0),
       links: project ? [link('project', project, nameProject(this.book, project))] : [],
-      ...this.itsClient(invoice.client),
+      ...itsClient(this.book, invoice.client),
     };
   }
-
-  /** What the business calls that which the service is done to. */
-  private get items(): string {
-    return capital(plural(this.book.business.item_label ?? SCHEMA_DEFAULTS.itemLabel));
-  }
-
-  private itsClient(key: string | undefined): Pick<RecordView, 'client'> {
-    const client = this.book.clients.get(key ?? '');
-    return client ? { client: { key: client.key, name: client.name ?? client.key } } : {};
-  }
-}
-
-function linkToItem(client: string, { key, name, kind }: ItemData): RecordLink {
-  return { kind: 'item', key, client, name: name ?? key, note: kind ?? '' };
-}
-
-function link(
-  kind: RecordLink['kind'],
-  { key }: { key: string },
-  named: { name: string; note: string },
-): RecordLink {
-  return { kind, key, ...named };
-}
-
-/** Those that say something, under the words that head them; the business's own fields have theirs. */
-function facts(kind: RecordKind, all: ([key: string, value: string | undefined] | Fact)[]): Fact[] {
-  return all.flatMap((fact) => {
-    if (!Array.isArray(fact)) return fact.value ? fact : [];
-    const [key, value] = fact;
-    return value ? { label: headingOf(kind, key), value } : [];
-  });
-}
-
-function table(
-  title: string,
-  columns: string[],
-  rows: string[][],
-  more: Pick<RecordView['tables'][number], 'sums' | 'links'> = {},
-): RecordView['tables'][number] {
-  return { title, columns, rows, ...more };
-}
-
-function plural(word: string): string {
-  return word.endsWith('s') ? word : `${word}s`;
 }

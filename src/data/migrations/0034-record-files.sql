@@ -35,10 +35,13 @@ create index record_file_of_preview on record_file (business_id, preview);
 -- A file of the business's own is found by the names that it had, too, and can be put back.
 alter table own_file
   add former_names text[] not null default '{}',
+  add preview sha256_hex,
+  add foreign key (business_id, preview) references file,
   add removed_at timestamptz;
 drop index own_file_name;
 create unique index own_file_name on own_file (business_id, lower(name)) where removed_at is null;
 create index own_file_of_content on own_file (business_id, sha256);
+create index own_file_of_preview on own_file (business_id, preview);
 create index attachment_of_content on attachment (business_id, sha256);
 
 -- What stands in the words of letters and templates is named there alone, and stays; other content goes with the last that names it.

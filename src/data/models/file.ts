@@ -25,6 +25,7 @@ export const OWN_FILE = {
   size: whole(),
   brought_at: moment(),
   former_names: or(texts(), []),
+  preview: maybe(text()),
   removed_at: maybe(moment()),
 };
 

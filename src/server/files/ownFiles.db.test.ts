@@ -1,3 +1,4 @@
+import sharp from 'sharp';
 import { describe, expect, it } from 'vitest';
 import { MOST_FILES } from '../../core/contract/files';
 import { demonstrationDatabase } from '../test/demonstrationDatabase';
@@ -6,6 +7,7 @@ import { NotAllowed } from '../signIn/rights';
 import { wordsFacts } from '../templates/wordsContext';
 import { goesAlong } from '../../core/writing/goesAlong';
 import { bringOwnFile, changeOwnFile, listOwnFiles, ownFile } from './ownFiles';
+import { picture } from './picture';
 
 const ground = demonstrationDatabase();
 const PDF = Buffer.from('%PDF-1.7 prices');
@@ -58,6 +60,23 @@ describe('a file of the business’s own', () => {
       bringOwnFile(imke, 'At once.txt', Buffer.from('b')),
     ]);
     expect(both.map(({ result }) => result).sort()).toEqual(['done', 'taken']);
+  });
+
+  it('that is a picture is turned and scaled, is without its place, and is seen small', async () => {
+    const lying = await sharp({ create: { width: 3000, height: 1500, channels: 3, background: '#777' } })
+      .jpeg()
+      .withExif({ IFD3: { GPSLatitude: '51/1 30/1 0/1' } })
+      .withMetadata({ orientation: 6 })
+      .toBuffer();
+    expect(await bringOwnFile(imke, 'The house.jpg', lying)).toMatchObject({ result: 'done' });
+    const { width, height, exif } = await sharp((await ownFile(imke, 'The house.jpg'))!.content).metadata();
+    expect({ width, height, exif }).toEqual({ width: 1200, height: 2400, exif: undefined });
+    const listed = (await listOwnFiles(imke)).find(({ name }) => name === 'The house.jpg')!;
+    const { content } = (await picture(imke, listed.preview!))!;
+    expect(await sharp(content).metadata()).toMatchObject({ width: 160, height: 320 });
+    expect((await listOwnFiles(imke)).find(({ name }) => name.endsWith('.txt'))).not.toHaveProperty(
+      'picture',
+    );
   });
 
   it.each([

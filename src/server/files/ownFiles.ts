@@ -1,8 +1,6 @@
-import { createHash } from 'node:crypto';
 import { UniqueConstraintError } from 'sequelize';
 import {
   besideAnother,
-  fileName,
   MOST_FILES,
   renamed,
   type FileAnswer,
@@ -23,7 +21,7 @@ import {
   setOwnFileRemoved,
   type KeptOwnFile,
 } from '../../data/repositories/files/ownFiles';
-import type { KeptFile } from '../../data/repositories/files/files';
+import type { ReadyFile } from '../../data/repositories/files/files';
 import { businessBook } from '../businessBook';
 import { now } from '../clock';
 import { connection } from '../connection';
@@ -32,9 +30,8 @@ import type { CurrentMember } from '../signIn/currentMember';
 import { mustChangeShared } from '../signIn/rights';
 import { anotherCalled, namedOnce } from '../templates/named';
 import { standingTemplates } from '../templates/standingTemplates';
+import { madeReady, type MadeReady } from './madeReady';
 import { noRoomFor } from './room';
-import { typeOfFile } from './typeOfFile';
-import { wrongFile } from './wrongFile';
 
 /** How many names are tried for a file that stands beside others. */
 const MOST_BESIDE = 50;
@@ -43,26 +40,35 @@ const MOST_BESIDE = 50;
  * Brings in a file of the business's own, which templates have go along by its name; the same one again is kept once.
  * @param over where another has the name: this one stands 'beside' it, or in the place of the one with this SHA-256
  */
-export const bringOwnFile = forMember(
-  async (member: CurrentMember, given: string, content: Buffer, over?: string): Promise<FileAnswer> => {
-    const name = fileName(given);
-    const type = await typeOfFile(content);
-    const error = wrongFile(name, content, type) ?? (await noRoomFor(member, content.length));
+export async function bringOwnFile(
+  member: CurrentMember,
+  given: string,
+  content: Buffer,
+  over?: string,
+): Promise<FileAnswer> {
+  const ready = await madeReady(given, content);
+  if ('error' in ready) return { result: 'wrong', ...ready };
+  const answer = await bringReady(member, ready, over);
+  return answer.result === 'done' && ready.note ? { ...answer, note: ready.note } : answer;
+}
+
+const bringReady = forMember(
+  async (member: CurrentMember, ready: MadeReady, over?: string): Promise<FileAnswer> => {
+    const error = await noRoomFor(member, ready.file.content.length);
     if (error) return { result: 'wrong', error };
-    const sha256 = createHash('sha256').update(content).digest('hex');
-    const file = { sha256, media_type: type?.media_type ?? 'application/octet-stream', content };
-    const kept = await keepAs(member, name, file);
+    const { name, file } = ready;
+    const kept = await keepAs(member, name, ready);
     if (!('another' in kept)) return kept;
     const { another } = kept;
     if (over === 'beside')
       for (let number = 2; number <= MOST_BESIDE; number++) {
-        const beside = await keepAs(member, besideAnother(name, number), file);
+        const beside = await keepAs(member, besideAnother(name, number), ready);
         if (!('another' in beside)) return beside;
       }
     if (over === another.sha256) {
       mustChangeShared(member);
-      if (await replaceOwnFile(connection(), member.business_id, another, file, new Date(now())))
-        return { result: 'done', name: another.name, size: content.length };
+      if (await replaceOwnFile(connection(), member.business_id, another, ready, new Date(now())))
+        return { result: 'done', name: another.name, size: file.content.length };
     }
     return taken(member, another);
   },
@@ -72,13 +78,13 @@ export const bringOwnFile = forMember(
 async function keepAs(
   { business_id }: CurrentMember,
   name: string,
-  file: KeptFile,
+  ready: ReadyFile,
 ): Promise<FileAnswer | { another: KeptOwnFile }> {
-  const done: FileAnswer = { result: 'done', name, size: file.content.length };
+  const done: FileAnswer = { result: 'done', name, size: ready.file.content.length };
   const found = await ownFileCalled(connection(), business_id, name);
-  if (found) return found.sha256 === file.sha256 ? { ...done, name: found.name } : { another: found };
+  if (found) return found.sha256 === ready.file.sha256 ? { ...done, name: found.name } : { another: found };
   try {
-    if (await insertOwnFile(connection(), business_id, { name, at: new Date(now()) }, file, MOST_FILES))
+    if (await insertOwnFile(connection(), business_id, { name, at: new Date(now()) }, ready, MOST_FILES))
       return done;
     return { result: 'wrong', error: `There are ${MOST_FILES} files already, and no more can be kept.` };
   } catch (failure) {
@@ -115,6 +121,7 @@ export const listOwnFiles = forMember(async (member: CurrentMember): Promise<Lis
     id: file.id,
     day: day(file.brought_at.getTime()),
     templates: along.get(file.name) ?? [],
+    ...(file.preview === null ? {} : { picture: file.sha256, preview: file.preview }),
   }));
 });
 

@@ -1,14 +1,4 @@
-import { createHash } from 'node:crypto';
-import {
-  besideAnother,
-  endingOf,
-  fileName,
-  MOST_ATTACHED,
-  renamed,
-  tooLargeFile,
-  type FileChange,
-  type FileChanged,
-} from '../../core/contract/files';
+import { besideAnother, renamed, type FileChange, type FileChanged } from '../../core/contract/files';
 import {
   MOST_OF_ONE,
   type FileOwner,
@@ -17,7 +7,6 @@ import {
   type RecordFiles,
 } from '../../core/contract/recordFiles';
 import { dayLately } from '../../core/describe/dayLately';
-import type { KeptFile } from '../../data/repositories/files/files';
 import {
   changeRecordFile as change,
   contentOfRecordFile,
@@ -32,15 +21,8 @@ import { now } from '../clock';
 import { connection } from '../connection';
 import { forMember } from '../forMember';
 import type { CurrentMember } from '../signIn/currentMember';
+import { madeReady, type MadeReady } from './madeReady';
 import { noRoomFor, roomLeft } from './room';
-import { scaleInTurn } from './scaleInTurn';
-import { NoPicture } from './scalePicture';
-import { typeOfFile } from './typeOfFile';
-import { wrongFile } from './wrongFile';
-
-/** A photograph of a piece of work may be looked into; one of these is well under what a letter can have. */
-const KEPT = { width: 2400, height: 2400 };
-const PREVIEW = { width: 320, height: 320 };
 
 /** The files of a record. Undefined: there is no such record. */
 export const recordFiles = forMember(
@@ -64,59 +46,27 @@ export async function bringRecordFile(
   given: string,
   content: Buffer,
 ): Promise<RecordFileAnswer> {
-  const type = await typeOfFile(content);
-  const error = wrongFile(fileName(given), content, type);
-  if (error) return { result: 'wrong', error };
-  try {
-    const isPicture = type?.media_type.startsWith('image/') && type.ending !== 'psd';
-    if (!isPicture && content.length > MOST_ATTACHED)
-      return { result: 'wrong', error: tooLargeFile(content.length) };
-    if (!isPicture)
-      return await keep(member, owner, fileName(given), { file: fileOf(content, type?.media_type) });
-    const picture = await scaleInTurn(content, { within: KEPT });
-    const preview = await scaleInTurn(picture.content, { within: PREVIEW });
-    const answer = await keep(member, owner, pictureName(given, picture.type), {
-      file: fileOf(picture.content, picture.type),
-      preview: fileOf(preview.content, preview.type),
-    });
-    return answer.result === 'done' && picture.note ? { note: picture.note, ...answer } : answer;
-  } catch (failure) {
-    if (failure instanceof NoPicture) return { result: 'wrong', error: failure.message };
-    throw failure;
-  }
-}
-
-function fileOf(content: Buffer, media_type = 'application/octet-stream'): KeptFile {
-  return { sha256: createHash('sha256').update(content).digest('hex'), media_type, content };
-}
-
-/** A picture's name says what it has become. */
-function pictureName(given: string, type: 'image/png' | 'image/jpeg'): string {
-  const name = fileName(given);
-  const ending = endingOf(name);
-  const wanted = type === 'image/png' ? 'png' : 'jpg';
-  if (ending === wanted || (ending === 'jpeg' && wanted === 'jpg')) return name;
-  return fileName(`${ending ? name.slice(0, -ending.length - 1) : name}.${wanted}`);
+  const ready = await madeReady(given, content);
+  return 'error' in ready ? { result: 'wrong', ...ready } : keep(member, owner, ready);
 }
 
 const keep = forMember(
   async (
     member: CurrentMember,
     owner: FileOwner,
-    name: string,
-    kept: { file: KeptFile; preview?: KeptFile },
+    { name, note: made, ...ready }: MadeReady,
   ): Promise<RecordFileAnswer> => {
     const { business_id } = member;
     const place = await placeOfFiles(connection(), business_id, owner);
     if (!place) return { result: 'gone', error: 'This record is no longer there.' };
-    const full = await noRoomFor(member, kept.file.content.length);
+    const full = await noRoomFor(member, ready.file.content.length);
     if (full) return { result: 'wrong', error: full };
     const at = new Date(now());
     const inserted = await insertRecordFile(
       connection(),
       business_id,
       place,
-      { ...kept, at },
+      { ...ready, at },
       (taken) => freeName(name, taken),
       MOST_OF_ONE,
     );
@@ -126,12 +76,12 @@ const keep = forMember(
         error: `There are ${MOST_OF_ONE} files already, and no more can be kept here.`,
       };
     const file = inserted.kept;
-    const note = inserted.isNew ? {} : { note: `It is there already, as “${file.name}”.` };
+    const note = inserted.isNew ? made : `It is there already, as “${file.name}”.`;
     return {
       result: 'done',
       file: (await showing(member))(file),
       left: await roomLeft(member),
-      ...note,
+      ...(note === undefined ? {} : { note }),
     };
   },
 );

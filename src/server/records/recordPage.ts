@@ -1,7 +1,9 @@
 import { QueryTypes } from 'sequelize';
 import { FILE_OWNERS, type RecordFiles } from '../../core/contract/recordFiles';
 import type { Payable } from '../../core/contract/payments';
-import { itemView, recordView, type RecordView } from '../../core/describe/recordView';
+import { itemView } from '../../core/describe/clientView';
+import { recordView } from '../../core/describe/recordView';
+import type { RecordView } from '../../core/describe/viewParts';
 import type { DayAsked } from '../../core/contract/freeDays';
 import type { BookingData } from '../../core/records/recordsFile';
 import { readMoment } from '../../core/dates/zone';

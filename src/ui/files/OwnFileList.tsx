@@ -2,7 +2,8 @@
 
 import { useRouter } from 'next/navigation';
 import { useRef } from 'react';
-import { MOST_ATTACHED, type ListedFile } from '../../core/contract/files';
+import type { ListedFile } from '../../core/contract/files';
+import { fileLimits } from '../../core/contract/recordFiles';
 import { sizeInWords } from '../../core/describe/sizeInWords';
 import { ownFileAddress } from '../document/ownFileAddress';
 import { BringingList } from './BringingList';
@@ -10,6 +11,7 @@ import { bringOwnFile } from './bringOwnFile';
 import { FileDrop } from './FileDrop';
 import { FileEntry } from './FileEntry';
 import { FileInput } from './FileInput';
+import { FilePreview } from './FilePreview';
 import { useBringing } from './useBringing';
 import { useRemovedFile } from './useRemovedFile';
 
@@ -34,9 +36,10 @@ export function OwnFileList({ files, left, mayChange }: Props) {
     <section className="own-files" aria-label="Files of the business">
       <FileDrop onFile={bring}>
         {files.length === 0 && <p>There are none yet.</p>}
-        <ul className="record-links">
+        <ul className="file-list">
           {files.map((file) => (
             <li key={file.id}>
+              <FilePreview {...file} href={ownFileAddress(file.name)} />
               <FileEntry
                 name={file.name}
                 href={ownFileAddress(file.name)}
@@ -57,8 +60,8 @@ export function OwnFileList({ files, left, mayChange }: Props) {
           <span className="entry-note not-touch">or drop them here</span>
         </p>
         <p className="field-help">
-          A file has at most {sizeInWords(MOST_ATTACHED)}; there is room for {sizeInWords(Math.max(0, left))}{' '}
-          more. A template finds a file by the names it had before, too; without it each of its letters stops.
+          {fileLimits(left)} A template finds a file by the names that it had before, too; without it each of
+          its letters stops.
         </p>
         <FileInput label="Files" chooser={chooser} onFile={bring} />
       </FileDrop>

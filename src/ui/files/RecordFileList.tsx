@@ -2,7 +2,6 @@
 
 import { useRouter } from 'next/navigation';
 import { useRef, useState } from 'react';
-import { endingOf } from '../../core/contract/files';
 import { fileLimits, type RecordFile, type RecordFiles } from '../../core/contract/recordFiles';
 import { sizeInWords } from '../../core/describe/sizeInWords';
 import { BringingList } from './BringingList';
@@ -10,6 +9,7 @@ import { bringRecordFile } from './bringRecordFile';
 import { FileDrop } from './FileDrop';
 import { FileEntry } from './FileEntry';
 import { FileInput } from './FileInput';
+import { FilePreview } from './FilePreview';
 import { useBringing } from './useBringing';
 import { useRemovedFile } from './useRemovedFile';
 
@@ -49,7 +49,7 @@ export function RecordFileList({ owner, files: given, left: leftBefore }: Record
           <ul className="file-list">
             {shown.map((file) => (
               <li key={file.id}>
-                <Preview file={file} />
+                <FilePreview {...file} href={addressOf(file)} />
                 <FileEntry
                   name={file.name}
                   href={addressOf(file)}
@@ -79,34 +79,10 @@ export function RecordFileList({ owner, files: given, left: leftBefore }: Record
           </button>
           <span className="entry-note not-touch">or drop them here</span>
         </p>
-        <p className="field-help">
-          {fileLimits(left)} Photographs are kept without the place where they were taken.
-        </p>
+        <p className="field-help">{fileLimits(left)}</p>
         <FileInput label="Files" chooser={chooser} onFile={bring} />
         <FileInput label="Photograph" chooser={camera} accept="image/*" camera onFile={bring} />
       </FileDrop>
     </section>
-  );
-}
-
-/** A picture small, with the whole one behind it; another file by what its name ends in. */
-function Preview({ file: { id, name, picture, preview } }: { file: RecordFile }) {
-  if (!picture)
-    return (
-      <a href={`/api/record-files/${id}`} className="file-preview" tabIndex={-1} aria-hidden="true">
-        {endingOf(name).toUpperCase() || 'FILE'}
-      </a>
-    );
-  return (
-    <a
-      href={`/api/pictures/${picture}`}
-      target="_blank"
-      rel="noreferrer"
-      className="file-preview"
-      aria-label={`${name}, by itself`}
-    >
-      {/* Scaled when it was brought in. */}
-      <img src={`/api/pictures/${preview}`} alt="" loading="lazy" />
-    </a>
   );
 }

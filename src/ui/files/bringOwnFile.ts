@@ -1,19 +1,21 @@
-import { MOST_ATTACHED, tooLargeFile, type FileAnswer, type OwnFile } from '../../core/contract/files';
+import type { FileAnswer, OwnFile } from '../../core/contract/files';
 import type { Refusal } from '../../core/contract/refusal';
 import { NO_ANSWER, NO_CONNECTION, sendBytes } from './sendBytes';
+import { tooLargeToBring } from './tooLargeToBring';
 import type { Work } from './useBringing';
 
 /** What brings a file in that becomes the business's own. @param onBrought told of it when it is kept */
 export function bringOwnFile(file: File, onBrought: (file: OwnFile) => void, over?: string): Work {
   return async (on) => {
-    if (file.size > MOST_ATTACHED) return { trouble: tooLargeFile(file.size) };
+    const tooLarge = tooLargeToBring(file);
+    if (tooLarge) return { trouble: tooLarge };
     const asked = new URLSearchParams({ name: file.name, ...(over ? { over } : {}) });
     const answer = await sendBytes<FileAnswer | Refusal>(`/api/files?${asked}`, file, on);
     if ('offline' in answer) return NO_CONNECTION;
     const { body } = answer;
     if (body?.result === 'done') {
       onBrought({ name: body.name, size: body.size });
-      return undefined;
+      return body.note === undefined ? undefined : { trouble: body.note };
     }
     if (body?.result === 'taken')
       return {

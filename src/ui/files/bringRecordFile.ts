@@ -1,8 +1,7 @@
-import { MOST_ATTACHED, tooLargeFile } from '../../core/contract/files';
-import { LARGEST_PICTURE, tooLargePicture } from '../../core/contract/pictures';
 import type { FileOwner, RecordFileAnswer } from '../../core/contract/recordFiles';
 import type { Refusal } from '../../core/contract/refusal';
 import { NO_ANSWER, NO_CONNECTION, sendBytes } from './sendBytes';
+import { tooLargeToBring } from './tooLargeToBring';
 import type { Work } from './useBringing';
 
 /** What brings a file in that becomes a record's. @param onBrought told of it when it is kept */
@@ -12,10 +11,8 @@ export function bringRecordFile(
   onBrought: (answer: Extract<RecordFileAnswer, { result: 'done' }>) => void,
 ): Work {
   return async (on) => {
-    // What it truly is the server finds out; before that its device's word is taken.
-    const isPicture = file.type.startsWith('image/');
-    if (!isPicture && file.size > MOST_ATTACHED) return { trouble: tooLargeFile(file.size) };
-    if (file.size > LARGEST_PICTURE) return { trouble: tooLargePicture(file.size) };
+    const tooLarge = tooLargeToBring(file);
+    if (tooLarge) return { trouble: tooLarge };
     const asked = new URLSearchParams({ of: kind, key, client, name: file.name || 'picture.jpg' });
     const answer = await sendBytes<RecordFileAnswer | Refusal>(`/api/record-files?${asked}`, file, on);
     if ('offline' in answer) return NO_CONNECTION;

@@ -7,7 +7,7 @@ import { inTurn } from './inTurn';
 const AT_ONCE = 2;
 
 /** What is said of a file on its way: how much of it has arrived, from 0 to 1; or what is wrong, and what can be done then. */
-export interface Told {
+interface Told {
   share: number;
   /** others go before it */
   waits?: boolean;
@@ -30,7 +30,7 @@ export type Work = (on: {
   signal: AbortSignal;
 }) => Promise<Wrong | undefined>;
 
-export interface Wrong {
+interface Wrong {
   trouble: string;
   /** it may go well another time */
   again?: boolean;

@@ -1,6 +1,6 @@
 import Link from 'next/link';
 import type { ReactNode } from 'react';
-import type { RecordView } from '../../core/describe/recordView';
+import type { RecordView } from '../../core/describe/viewParts';
 import { capital } from '../../core/describe/capital';
 import type { BookingWords } from '../../core/records/bookingWords';
 import { recordPath } from './recordPath';

@@ -1,4 +1,5 @@
-import { MOST_ATTACHED, tooLargeFile, type FileAnswer } from '../../../core/contract/files';
+import type { FileAnswer } from '../../../core/contract/files';
+import { LARGEST_PICTURE, tooLargePicture } from '../../../core/contract/pictures';
 import { bringOwnFile } from '../../../server/files/ownFiles';
 import { asMember } from '../asMember';
 import { readBytes } from '../readBytes';
@@ -12,7 +13,7 @@ export async function POST(request: Request): Promise<Response> {
     const asked = new URL(request.url).searchParams;
     const name = asked.get('name') ?? '';
     if (name.length > 1000) throw new Refused('Its name is too long.', 400);
-    const content = await readBytes(request, MOST_ATTACHED, tooLargeFile);
+    const content = await readBytes(request, LARGEST_PICTURE, tooLargePicture);
     const answer = await bringOwnFile(member, name, content, asked.get('over') ?? undefined);
     return Response.json(answer, { status: STATUS[answer.result] });
   });

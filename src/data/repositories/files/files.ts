@@ -9,6 +9,22 @@ export interface KeptFile {
   in_words?: boolean;
 }
 
+/** A file with a small picture of it, where it is one. */
+export interface ReadyFile {
+  file: KeptFile;
+  preview?: KeptFile;
+}
+
+/** Keeps a file with its small picture. */
+export async function keepReady(
+  database: Database,
+  business_id: string,
+  { file, preview }: ReadyFile,
+): Promise<void> {
+  await keepFile(database, business_id, file);
+  if (preview) await keepFile(database, business_id, preview);
+}
+
 /** Keeps a file of a business; one that it has already stays as it is. */
 export async function keepFile(
   { sequelize }: Database,

@@ -2,13 +2,15 @@ import { randomUUID } from 'node:crypto';
 import { QueryTypes } from 'sequelize';
 import type { OwnFile } from '../../../core/contract/files';
 import type { Database } from '../../database';
-import { keepFile, type KeptFile } from './files';
+import { keepReady, type ReadyFile } from './files';
 import { dropUnnamed } from './sweepRemoved';
 
 /** A file of the business's own as it is kept. */
 export interface KeptOwnFile extends OwnFile {
   id: string;
   sha256: string;
+  /** of a picture, a small one by its SHA-256 */
+  preview: string | null;
   brought_at: Date;
   former_names?: string[];
 }
@@ -22,7 +24,7 @@ export async function ownFileCalled(
   name: string,
 ): Promise<KeptOwnFile | undefined> {
   const [found] = await sequelize.query<KeptOwnFile>(
-    `select id, name, sha256, size, brought_at ${FROM} and lower(name) = lower($name)`,
+    `select id, name, sha256, size, preview, brought_at ${FROM} and lower(name) = lower($name)`,
     { bind: { business_id, name }, type: QueryTypes.SELECT },
   );
   return found;
@@ -52,15 +54,15 @@ export async function insertOwnFile(
   database: Database,
   business_id: string,
   { name, at }: { name: string; at: Date },
-  file: KeptFile,
+  { file, preview }: ReadyFile,
   most: number,
 ): Promise<boolean> {
   const { sequelize, inTransaction } = database;
   return inTransaction(async () => {
-    await keepFile(database, business_id, file);
+    await keepReady(database, business_id, { file, ...(preview ? { preview } : {}) });
     const added = await sequelize.query(
-      `insert into own_file (business_id, id, name, sha256, size, brought_at)
-       select $business_id, $id, $name, $sha256, $size, $at
+      `insert into own_file (business_id, id, name, sha256, size, preview, brought_at)
+       select $business_id, $id, $name, $sha256, $size, $preview, $at
        where (select count(*) ${FROM}) < $most returning id`,
       {
         bind: {
@@ -69,6 +71,7 @@ export async function insertOwnFile(
           name,
           sha256: file.sha256,
           size: file.content.length,
+          preview: preview?.sha256 ?? null,
           at,
           most,
         },
@@ -83,23 +86,34 @@ export async function insertOwnFile(
 export async function replaceOwnFile(
   database: Database,
   business_id: string,
-  { id, sha256 }: Pick<KeptOwnFile, 'id' | 'sha256'>,
-  file: KeptFile,
+  { id, sha256, preview: before }: Pick<KeptOwnFile, 'id' | 'sha256' | 'preview'>,
+  { file, preview }: ReadyFile,
   at: Date,
 ): Promise<boolean> {
   const { sequelize, inTransaction } = database;
   return inTransaction(async () => {
-    await keepFile(database, business_id, file);
+    await keepReady(database, business_id, { file, ...(preview ? { preview } : {}) });
     const changed = await sequelize.query(
-      `update own_file set sha256 = $next, size = $size, brought_at = $at
+      `update own_file set sha256 = $next, size = $size, preview = $preview, brought_at = $at
        where business_id = $business_id and id = $id and sha256 = $sha256 and removed_at is null returning id`,
       {
-        bind: { business_id, id, sha256, next: file.sha256, size: file.content.length, at },
+        bind: {
+          business_id,
+          id,
+          sha256,
+          next: file.sha256,
+          size: file.content.length,
+          preview: preview?.sha256 ?? null,
+          at,
+        },
         type: QueryTypes.SELECT,
       },
     );
     if (changed.length === 0) return false;
-    await dropUnnamed(database, [{ business_id, sha256 }]);
+    await dropUnnamed(
+      database,
+      [sha256, before].map((one) => ({ business_id, sha256: one })),
+    );
     return true;
   });
 }
@@ -107,7 +121,7 @@ export async function replaceOwnFile(
 /** The files of the business's own, by their names. */
 export async function ownFilesOf({ sequelize }: Database, business_id: string): Promise<KeptOwnFile[]> {
   return sequelize.query<KeptOwnFile>(
-    `select id, name, sha256, size, brought_at, former_names ${FROM} order by lower(name)`,
+    `select id, name, sha256, size, preview, brought_at, former_names ${FROM} order by lower(name)`,
     { bind: { business_id }, type: QueryTypes.SELECT },
   );
 }

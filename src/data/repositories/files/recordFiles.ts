@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { QueryTypes } from 'sequelize';
 import type { FileOwner } from '../../../core/contract/recordFiles';
 import type { Database } from '../../database';
-import { keepFile, type KeptFile } from './files';
+import { keepReady, type ReadyFile } from './files';
 
 /** A file of a record as it is kept. */
 export interface KeptRecordFile {
@@ -77,7 +77,7 @@ export async function insertRecordFile(
   database: Database,
   business_id: string,
   place: PlaceOfFiles,
-  { file, preview, at }: { file: KeptFile; preview?: KeptFile; at: Date },
+  { file, preview, at }: ReadyFile & { at: Date },
   nameFor: (taken: readonly string[]) => string,
   most: number,
 ): Promise<{ kept: KeptRecordFile; isNew: boolean } | undefined> {
@@ -90,8 +90,7 @@ export async function insertRecordFile(
     const same = there.find(({ sha256 }) => sha256 === file.sha256);
     if (same) return { kept: same, isNew: false };
     if (there.length >= most) return undefined;
-    await keepFile(database, business_id, file);
-    if (preview) await keepFile(database, business_id, preview);
+    await keepReady(database, business_id, { file, ...(preview ? { preview } : {}) });
     const kept: KeptRecordFile = {
       id: randomUUID(),
       name: nameFor(there.map(({ name }) => name)),

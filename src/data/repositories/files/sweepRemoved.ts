@@ -12,6 +12,7 @@ const NAMED_BY = [
   ['record_file', 'sha256'],
   ['record_file', 'preview'],
   ['own_file', 'sha256'],
+  ['own_file', 'preview'],
   ['attachment', 'sha256'],
 ] as const;
 
@@ -29,13 +30,14 @@ export async function sweepRemoved(
       `with gone as (
          delete from record_file where removed_at < $files returning business_id, sha256, preview
        ), own as (
-         delete from own_file where removed_at < $files returning business_id, sha256
+         delete from own_file where removed_at < $files returning business_id, sha256, preview
        ), records as (
          delete from removed_record where removed_at < $records returning business_id, rows
        ), theirs as (
          select business_id, one from records, jsonb_array_elements(rows -> 'record_file') one
        )
        select business_id, sha256 from gone union select business_id, preview from gone union select business_id, sha256 from own
+       union select business_id, preview from own
        union select business_id, one ->> 'sha256' from theirs union select business_id, one ->> 'preview' from theirs`,
       { bind: before, type: QueryTypes.SELECT },
     );
