@@ -1,7 +1,6 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
-import { useRef } from 'react';
 import type { ListedFile } from '../../core/contract/files';
 import { fileLimits } from '../../core/contract/recordFiles';
 import { sizeInWords } from '../../core/describe/sizeInWords';
@@ -10,8 +9,8 @@ import { BringingList } from './BringingList';
 import { bringOwnFile } from './bringOwnFile';
 import { FileDrop } from './FileDrop';
 import { FileEntry } from './FileEntry';
-import { FileInput } from './FileInput';
 import { FilePreview } from './FilePreview';
+import { FileWays } from './FileWays';
 import { useBringing } from './useBringing';
 import { useRemovedFile } from './useRemovedFile';
 
@@ -28,7 +27,6 @@ const addressOf = ({ id }: { id: string }) => `/api/own-files/${id}`;
 /** The files of the business's own: brought in, called otherwise, removed; with the templates whose letters have them. */
 export function OwnFileList({ files, left, mayChange }: Props) {
   const { refresh } = useRouter();
-  const chooser = useRef<HTMLInputElement>(null);
   const { bringing, bring: begin } = useBringing();
   const { note, remove } = useRemovedFile<ListedFile>(addressOf, { removed: refresh, back: refresh });
   const bring = (file: File) => begin(file, bringOwnFile(file, refresh));
@@ -53,17 +51,11 @@ export function OwnFileList({ files, left, mayChange }: Props) {
         </ul>
         {note}
         <BringingList what="Files" bringing={bringing} />
-        <p className="ways">
-          <button type="button" className="btn btn-outline-primary" onClick={() => chooser.current?.click()}>
-            Choose files
-          </button>
-          <span className="entry-note not-touch">or drop them here</span>
-        </p>
+        <FileWays onFile={bring} />
         <p className="field-help">
           {fileLimits(left)} A template finds a file by the names that it had before, too; without it each of
           its letters stops.
         </p>
-        <FileInput label="Files" chooser={chooser} onFile={bring} />
       </FileDrop>
     </section>
   );

@@ -1,15 +1,15 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { fileLimits, type RecordFile, type RecordFiles } from '../../core/contract/recordFiles';
 import { sizeInWords } from '../../core/describe/sizeInWords';
 import { BringingList } from './BringingList';
 import { bringRecordFile } from './bringRecordFile';
 import { FileDrop } from './FileDrop';
 import { FileEntry } from './FileEntry';
-import { FileInput } from './FileInput';
 import { FilePreview } from './FilePreview';
+import { FileWays } from './FileWays';
 import { useBringing } from './useBringing';
 import { useRemovedFile } from './useRemovedFile';
 
@@ -21,8 +21,6 @@ export function RecordFileList({ owner, files: given, left: leftBefore }: Record
   const [files, setFiles] = useState(given);
   const [removed, setRemoved] = useState<readonly string[]>([]);
   const [left, setLeft] = useState(leftBefore);
-  const chooser = useRef<HTMLInputElement>(null);
-  const camera = useRef<HTMLInputElement>(null);
   const { bringing, bring: begin } = useBringing();
   const { note, remove } = useRemovedFile<RecordFile>(addressOf, {
     removed: ({ id }) => setRemoved((now) => [...now, id]),
@@ -66,22 +64,8 @@ export function RecordFileList({ owner, files: given, left: leftBefore }: Record
         )}
         {note}
         <BringingList what="Files" bringing={bringing} />
-        <p className="ways">
-          <button
-            type="button"
-            className="btn btn-outline-primary only-touch"
-            onClick={() => camera.current?.click()}
-          >
-            Photograph
-          </button>
-          <button type="button" className="btn btn-outline-primary" onClick={() => chooser.current?.click()}>
-            Choose files
-          </button>
-          <span className="entry-note not-touch">or drop them here</span>
-        </p>
+        <FileWays onFile={bring} />
         <p className="field-help">{fileLimits(left)}</p>
-        <FileInput label="Files" chooser={chooser} onFile={bring} />
-        <FileInput label="Photograph" chooser={camera} accept="image/*" camera onFile={bring} />
       </FileDrop>
     </section>
   );

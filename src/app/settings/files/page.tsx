@@ -12,7 +12,7 @@ export default async function OwnFilesPage() {
   return (
     <SettingsPaper
       title="Files"
-      note="Price lists, terms, directions: kept once, and named by the templates whose letters have them with them."
+      note="Price lists, terms, directions: kept once, and named by the templates whose letters they go along with."
     >
       <OwnFileList
         files={await listOwnFiles(member)}
