@@ -109,7 +109,10 @@ describe('a file of the business’s own', () => {
     expect(await names()).not.toContain('Tariff.pdf');
     // Another takes its name meanwhile: both are not there under it.
     await bringOwnFile(imke, 'Tariff.pdf', PDF);
-    expect(await changeOwnFile(imke, id, { removed: false })).toMatchObject({ result: 'taken' });
+    expect(await changeOwnFile(imke, id, { removed: false })).toMatchObject({
+      result: 'taken',
+      error: 'Another file has its name by now. Call that one something else first.',
+    });
     const other = (await listed('Tariff.pdf'))!;
     await changeOwnFile(imke, other.id, { name: 'Other' });
     expect(await changeOwnFile(imke, id, { removed: false })).toEqual({ result: 'done', name: 'Tariff.pdf' });

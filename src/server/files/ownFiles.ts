@@ -140,7 +140,11 @@ export const changeOwnFile = forMember(
     const name = renamed(given ?? '', one?.name ?? '');
     if (removed === undefined && !name)
       return { result: 'wrong', error: 'Write what it is called.', field: 'name' };
-    return namedOnce(anotherCalled('file', name || 'the same'), async () => {
+    const another =
+      removed === undefined
+        ? anotherCalled('file', name)
+        : 'Another file has its name by now. Call that one something else first.';
+    return namedOnce(another, async () => {
       const kept =
         removed === undefined
           ? await renameOwnFile(connection(), business_id, id, name)

@@ -25,7 +25,7 @@ export async function keepReady(
   if (preview) await keepFile(database, business_id, preview);
 }
 
-/** Keeps a file of a business; one that it has already stays as it is. */
+/** Keeps a file of a business; one that it has already stays as it is, but for what is known of it by now. */
 export async function keepFile(
   { sequelize }: Database,
   business_id: string,
@@ -34,7 +34,8 @@ export async function keepFile(
   await sequelize.query(
     `insert into file (business_id, sha256, media_type, size, content, in_words)
      values ($business_id, $sha256, $media_type, $size, $content, $in_words)
-     on conflict (business_id, sha256) do update set in_words = true where excluded.in_words and not file.in_words`,
+     on conflict (business_id, sha256) do update set in_words = file.in_words or excluded.in_words, media_type = excluded.media_type
+       where excluded.in_words and not file.in_words or file.media_type = 'application/octet-stream'`,
     { bind: { business_id, sha256, media_type, size: content.length, content, in_words } },
   );
 }

@@ -54,12 +54,13 @@ export async function insertOwnFile(
   database: Database,
   business_id: string,
   { name, at }: { name: string; at: Date },
-  { file, preview }: ReadyFile,
+  ready: ReadyFile,
   most: number,
 ): Promise<boolean> {
   const { sequelize, inTransaction } = database;
   return inTransaction(async () => {
-    await keepReady(database, business_id, { file, ...(preview ? { preview } : {}) });
+    const { file, preview } = ready;
+    await keepReady(database, business_id, ready);
     const added = await sequelize.query(
       `insert into own_file (business_id, id, name, sha256, size, preview, brought_at)
        select $business_id, $id, $name, $sha256, $size, $preview, $at
@@ -87,12 +88,13 @@ export async function replaceOwnFile(
   database: Database,
   business_id: string,
   { id, sha256, preview: before }: Pick<KeptOwnFile, 'id' | 'sha256' | 'preview'>,
-  { file, preview }: ReadyFile,
+  ready: ReadyFile,
   at: Date,
 ): Promise<boolean> {
   const { sequelize, inTransaction } = database;
   return inTransaction(async () => {
-    await keepReady(database, business_id, { file, ...(preview ? { preview } : {}) });
+    const { file, preview } = ready;
+    await keepReady(database, business_id, ready);
     const changed = await sequelize.query(
       `update own_file set sha256 = $next, size = $size, preview = $preview, brought_at = $at
        where business_id = $business_id and id = $id and sha256 = $sha256 and removed_at is null returning id`,

@@ -77,11 +77,12 @@ export async function insertRecordFile(
   database: Database,
   business_id: string,
   place: PlaceOfFiles,
-  { file, preview, at }: ReadyFile & { at: Date },
+  { at, ...ready }: ReadyFile & { at: Date },
   nameFor: (taken: readonly string[]) => string,
   most: number,
 ): Promise<{ kept: KeptRecordFile; isNew: boolean } | undefined> {
   const { sequelize, models, inTransaction } = database;
+  const { file, preview } = ready;
   return inTransaction(async () => {
     await sequelize.query('select pg_advisory_xact_lock(hashtextextended($id, 0))', {
       bind: { id: place.id },
@@ -90,7 +91,7 @@ export async function insertRecordFile(
     const same = there.find(({ sha256 }) => sha256 === file.sha256);
     if (same) return { kept: same, isNew: false };
     if (there.length >= most) return undefined;
-    await keepReady(database, business_id, { file, ...(preview ? { preview } : {}) });
+    await keepReady(database, business_id, ready);
     const kept: KeptRecordFile = {
       id: randomUUID(),
       name: nameFor(there.map(({ name }) => name)),
