@@ -127,6 +127,38 @@ describe('a table of clients', () => {
     expect([since('en-GB'), since('en-US')]).toEqual(['2026-04-03', '2026-03-04']);
   });
 
+  it('under a title whose cell is merged over the columns, and with merged cells below', () => {
+    const text = [
+      'Client list 2026,,,',
+      ',,,',
+      'as of May,,,',
+      'Name,Email,Town,Since',
+      'Ada Reyes,ada@reyes.example,Saltby,31/02/2026',
+      ',,Overstrand,',
+      'Tom Quist,,,1/3/2026',
+    ].join('\n');
+    const { rows: found, problems } = read(text);
+    expect(found.map(({ row, facts }) => [row, facts?.name])).toEqual([
+      [5, 'Ada Reyes'],
+      [6, undefined],
+      [7, 'Tom Quist'],
+    ]);
+    expect(found[2]!.facts).toMatchObject({ since: '2026-03-01' });
+    expect(problems).toEqual([
+      { line: 1, message: '“Client list 2026” is taken for a title.' },
+      { line: 3, message: '“as of May” is taken for a title.' },
+    ]);
+    expect(doubts(text)).toEqual([
+      '5 Since “31/02/2026”: There is no such day. It is left out.',
+      '6  “”: There is no name in it.',
+    ]);
+    // A table of names alone has no title.
+    expect(clients('Name\nAda Reyes\nTom Quist,and more').map((one) => one?.name)).toEqual([
+      'Ada Reyes',
+      'Tom Quist',
+    ]);
+  });
+
   it('a row without a name, with too many cells, or a quotation that is not closed', () => {
     expect(doubts('Name,Email\n,a@b.example\nAda,a@b.example,more,cells\n')).toEqual([
       '2  “”: There is no name in it.',

@@ -22,6 +22,17 @@ export interface Table {
 const MOST_ROWS = 50_000;
 const MOST_COLUMNS = 200;
 
+/** So many rows may stand above the one that heads the columns. */
+const MOST_TITLES = 10;
+
+/** Rows above the columns' heads: a cell that was merged over several leaves the others of its row empty. */
+function titlesOf(rows: readonly TableRow[]): readonly TableRow[] {
+  const filled = ({ cells }: TableRow) => cells.filter(Boolean).length;
+  const head = rows.slice(0, MOST_TITLES + 1).findIndex((row) => filled(row) > 1);
+  const above = rows.slice(0, Math.max(0, head));
+  return above.every(({ cells }) => cells.length > 1) ? above : [];
+}
+
 /**
  * Reads a table of separated values (RFC 4180, and what other programs make of it): its separator is found, line ends may stand
  * in quoted cells, empty rows are left out. A row with other cells than its header has is told. Linear.
@@ -55,7 +66,10 @@ export function readTable(text: string): Table {
       rows: [],
       problems: [{ line: 1, message: `At most ${MOST_ROWS} rows at once.` }],
     };
-  const [head, ...rows] = all;
+  const titles = titlesOf(all);
+  for (const { line: at, cells } of titles)
+    problems.push({ line: at, message: `“${cells.find(Boolean)}” is taken for a title.` });
+  const [head, ...rows] = all.slice(titles.length);
   const header = head?.cells ?? [];
   if (head) problems.push(...head.problems.map((message) => ({ line: head.line, message })));
   if (header.length > MOST_COLUMNS)
