@@ -7,6 +7,7 @@ import {
   type RecordFiles,
 } from '../../core/contract/recordFiles';
 import { dayLately } from '../../core/describe/dayLately';
+import type { RecordBook } from '../../core/records/recordBook';
 import {
   changeRecordFile as change,
   contentOfRecordFile,
@@ -24,14 +25,14 @@ import type { CurrentMember } from '../signIn/currentMember';
 import { madeReady, type MadeReady } from './madeReady';
 import { noRoomFor, roomLeft } from './room';
 
-/** The files of a record. Undefined: there is no such record. */
+/** The files of a record. Undefined: there is no such record. @param known the business's book, where it was read before */
 export const recordFiles = forMember(
-  async (member: CurrentMember, owner: FileOwner): Promise<RecordFiles | undefined> => {
+  async (member: CurrentMember, owner: FileOwner, known?: RecordBook): Promise<RecordFiles | undefined> => {
     const { business_id } = member;
     const place = await placeOfFiles(connection(), business_id, owner);
     if (!place) return undefined;
     const files = await filesOfRecord(connection(), business_id, place, MOST_OF_ONE);
-    const shown = await showing(member);
+    const shown = showing(known ?? (await businessBook(business_id)));
     return { owner, files: files.map(shown), left: await roomLeft(member) };
   },
 );
@@ -79,7 +80,7 @@ const keep = forMember(
     const note = inserted.isNew ? made : `It is there already, as “${file.name}”.`;
     return {
       result: 'done',
-      file: (await showing(member))(file),
+      file: showing(await businessBook(business_id))(file),
       left: await roomLeft(member),
       ...(note === undefined ? {} : { note }),
     };
@@ -94,8 +95,8 @@ function freeName(name: string, taken: readonly string[]): string {
   return free;
 }
 
-async function showing({ business_id }: CurrentMember): Promise<(file: KeptRecordFile) => RecordFile> {
-  const day = dayLately(await businessBook(business_id));
+function showing(book: RecordBook): (file: KeptRecordFile) => RecordFile {
+  const day = dayLately(book);
   return ({ id, name, sha256, size, preview, brought_at }) => ({
     id,
     name,

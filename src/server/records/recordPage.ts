@@ -69,7 +69,7 @@ export const recordPage = forMember(
       view,
       letters,
       version: record.version,
-      ...(await filesOf(member, start)),
+      ...(await filesOf(member, start, book)),
       ...(payable ? { payable } : {}),
       ...(await ofItsKind(member, book, start)),
     };
@@ -79,9 +79,10 @@ export const recordPage = forMember(
 async function filesOf(
   member: CurrentMember,
   { kind, key }: StartingPoint,
+  book: RecordBook,
 ): Promise<Pick<RecordPage, 'files'>> {
   const has = FILE_OWNERS.find((one) => one === kind);
-  const files = has && (await recordFiles(member, { kind: has, key }));
+  const files = has && (await recordFiles(member, { kind: has, key }, book));
   return files ? { files } : {};
 }
 
@@ -122,8 +123,9 @@ export const itemPage = forMember(
     const record = await startingRecord(connection(), business_id, start);
     if (!record) return undefined;
     const records = await recordsOfBusiness(connection(), business_id, scopeFrom(start, record));
-    const view = itemView(new RecordBook(records!, now()), client, key);
-    const files = await recordFiles(member, { kind: 'item', key, client });
+    const book = new RecordBook(records!, now());
+    const view = itemView(book, client, key);
+    const files = await recordFiles(member, { kind: 'item', key, client }, book);
     return view && files && { view, files };
   },
 );

@@ -11,6 +11,7 @@ interface Props {
 /** A part of a page that files can be dropped on; it shows when one is held over it. */
 export function FileDrop({ className = '', onFile, children }: Props) {
   const [isOver, setOver] = useState(false);
+  const [isFolder, setFolder] = useState(false);
   return (
     <div
       className={`file-drop ${isOver ? 'is-over' : ''} ${className}`}
@@ -26,10 +27,16 @@ export function FileDrop({ className = '', onFile, children }: Props) {
         if (!event.dataTransfer.types.includes('Files')) return;
         event.preventDefault();
         setOver(false);
-        for (const file of event.dataTransfer.files) onFile(file);
+        const dropped = [...event.dataTransfer.items].filter(({ kind }) => kind === 'file');
+        const folders = dropped.map((item) => item.webkitGetAsEntry()?.isDirectory === true);
+        setFolder(folders.includes(true));
+        [...event.dataTransfer.files].filter((_, i) => !folders[i]).forEach((file) => onFile(file));
       }}
     >
       {children}
+      <p className="problem" role="alert">
+        {isFolder && 'A folder cannot be brought in: drop the files in it.'}
+      </p>
     </div>
   );
 }
