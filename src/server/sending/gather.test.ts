@@ -1,19 +1,20 @@
-import { expect, it } from 'vitest';
+import { expect, it, vi } from 'vitest';
 import { gather } from './gather';
 
 it('what is asked for while it runs is one run more, and an error reaches its own callers alone', async () => {
   const runs: number[][] = [];
+  let end = () => {};
+  const first = new Promise<void>((resolve) => (end = resolve));
   const ask = gather(async (items: readonly number[]) => {
     runs.push([...items]);
-    await new Promise((resolve) => setTimeout(resolve, 20));
+    await first;
     if (items.includes(5)) throw new Error('five');
     return items.length;
   });
-  const asked: Promise<number>[] = [];
-  for (const item of [1, 2, 3, 4, 5]) {
-    asked.push(ask(item));
-    await new Promise((resolve) => setTimeout(resolve, 1));
-  }
+  const asked = [ask(1)];
+  await vi.waitFor(() => expect(runs).toHaveLength(1));
+  for (const item of [2, 3, 4, 5]) asked.push(ask(item));
+  end();
   const settled = await Promise.allSettled(asked);
   expect(settled.map(({ status }) => status)).toEqual([
     'fulfilled',
