@@ -10,6 +10,9 @@ import { wrongFile } from './wrongFile';
 const KEPT = { width: 2400, height: 2400 };
 const PREVIEW = { width: 320, height: 320 };
 
+/** Pictures that no camera takes and no letter shows: plans and drawings, kept as they are. */
+const DRAWN: ReadonlySet<string> = new Set(['dwg', 'psd', 'svg', 'bmp', 'djvu', 'icns', 'ico']);
+
 /** A file as it can be kept: what it is called, its content, and what was done to it, in words. */
 export interface MadeReady extends ReadyFile {
   name: string;
@@ -26,10 +29,12 @@ export async function madeReady(given: string, content: Buffer): Promise<MadeRea
   const name = fileName(given);
   const error = wrongFile(name, content, type);
   if (error) return { error };
-  if (!type?.media_type.startsWith('image/') || type.ending === 'psd')
+  const isImage = type?.media_type.startsWith('image/') ?? false;
+  if (!type || !isImage || DRAWN.has(type.ending))
     return content.length > MOST_ATTACHED
       ? { error: tooLargeFile(content.length) }
-      : { name, file: fileOf(content, type?.media_type) };
+      : // As a picture it would be shown.
+        { name, file: fileOf(content, isImage ? undefined : type?.media_type) };
   try {
     const picture = await scaleInTurn(content, { within: KEPT });
     const preview = await scaleInTurn(picture.content, { within: PREVIEW });

@@ -100,6 +100,23 @@ describe('a file of a record', () => {
     expect(await bringRecordFile(imke, VISIT, name, given)).toEqual({ result: 'wrong', error });
   });
 
+  it('that is a drawing stays as it is, and is never shown as a picture', async () => {
+    const drawing = Buffer.concat([Buffer.from('AC1032'), Buffer.alloc(40)]);
+    const { id, picture: shown } = await bring(VISIT, 'Plan.dwg', drawing);
+    expect(shown).toBeUndefined();
+    expect((await recordFile(imke, id))!.content).toEqual(drawing);
+    expect(
+      await asked(
+        "select from file where media_type like 'image/%' and media_type not in ('image/png', 'image/jpeg')",
+      ),
+    ).toEqual([]);
+    const heic = Buffer.concat([Buffer.from([0, 0, 0, 24]), Buffer.from('ftypheic'), Buffer.alloc(64)]);
+    expect(await bringRecordFile(imke, VISIT, 'IMG_2.HEIC', heic)).toMatchObject({
+      result: 'wrong',
+      error: 'This is a HEIC photograph, which mail does not show. Save it as JPEG first.',
+    });
+  });
+
   it('that begins like a program and is plain text is kept', async () => {
     expect(await bring(VISIT, 'Minutes.txt', Buffer.from('MZ was there.'))).toMatchObject({
       name: 'Minutes.txt',
