@@ -7,13 +7,13 @@ alter table record_file
   add preview sha256_hex,
   add brought_at timestamptz,
   add removed_at timestamptz;
+alter table record_file drop constraint record_file_check;
 update record_file set size = file.size, brought_at = now()
   from file where file.business_id = record_file.business_id and file.sha256 = record_file.sha256;
 update record_file set client_id = project.client_id
   from project where project.business_id = record_file.business_id and project.id = record_file.project_id;
 alter table record_file
   drop column position,
-  drop constraint record_file_check,
   drop constraint record_file_business_id_project_id_fkey,
   alter client_id set not null,
   alter size set not null,
