@@ -71,13 +71,12 @@ export function clientOnCard(card: string, row: number, mends: Mends = {}): Brou
   const numbers = preferred(all('tel')).filter((one) => !typesOf(one).some((type) => /fax|pager/.test(type)));
   const isMobile = (one: Property) => typesOf(one).some((type) => /cell|mobile/.test(type));
   const numbersOf = (fact: 'phone' | 'mobile', some: readonly Property[]) => {
-    const there = some.map((one) => ({
-      number: words(one).replace(/^tel:/i, ''),
-      use: useOf(one) ?? (fact === 'mobile' ? 'mobile' : 'telephone'),
-    }));
-    const [mended] = mends[fact] === undefined ? [] : written(fact, []);
-    const all = mends[fact] === undefined ? there : mended ? [{ number: mended, use: '' }] : [];
-    return all.filter(({ number }) => number.length <= 60 && /\d.*\d.*\d/.test(number));
+    const usual = fact === 'mobile' ? 'mobile' : 'telephone';
+    const said =
+      mends[fact] === undefined
+        ? some.map((one) => ({ number: words(one).replace(/^tel:/i, ''), use: useOf(one) ?? usual }))
+        : written(fact, []).map((number) => ({ number, use: usual }));
+    return said.filter(({ number }) => number.length <= 60 && /\d.*\d.*\d/.test(number));
   };
   const mobiles = numbersOf('mobile', numbers.filter(isMobile));
   const phones = numbersOf(

@@ -59,16 +59,23 @@ export function renamed(given: string, before: string): string {
   return !name || !ending || endingOf(name) === ending ? name : fileName(`${name}.${ending}`);
 }
 
-/** A file of the business's own as the list of them has it. */
-export interface ListedFile extends OwnFile {
+/** A file as a list has it. */
+export interface ShownFile {
   id: string;
+  name: string;
+  /** in bytes */
+  size: number;
   /** when it was brought in, in words */
   day: string;
-  /** what the templates are called that have it go along */
-  templates: string[];
   /** of a picture: itself and a small one, by their SHA-256 */
   picture?: string;
   preview?: string;
+}
+
+/** A file of the business's own as the list of them has it. */
+export interface ListedFile extends OwnFile, ShownFile {
+  /** what the templates are called that have it go along */
+  templates: string[];
 }
 
 /** What is asked of a file: another name, or that it is removed or put back. Given to `/api/own-files/<id>` and `/api/record-files/<id>`. */

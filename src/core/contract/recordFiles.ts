@@ -1,5 +1,5 @@
 import { sizeInWords } from '../describe/sizeInWords';
-import { MOST_ATTACHED } from './files';
+import { MOST_ATTACHED, type ShownFile } from './files';
 import { LARGEST_PICTURE } from './pictures';
 
 /** What has files of its own; a thing is named by its client's key and its own. */
@@ -14,23 +14,10 @@ export interface FileOwner {
 /** So many files one record has. */
 export const MOST_OF_ONE = 200;
 
-/** A file of a record as its page has it. */
-export interface RecordFile {
-  id: string;
-  name: string;
-  /** in bytes */
-  size: number;
-  /** when it was brought in, in words */
-  day: string;
-  /** of a picture: itself and a small one, by their SHA-256 */
-  picture?: string;
-  preview?: string;
-}
-
 /** The files of a record, and what of it is said before more are brought in. */
 export interface RecordFiles {
   owner: FileOwner;
-  files: RecordFile[];
+  files: ShownFile[];
   /** so many bytes are left of what the business's files may have */
   left: number;
 }
@@ -42,7 +29,7 @@ export function fileLimits(left: number): string {
 
 /** What came of bringing in a file of a record. */
 export type RecordFileAnswer =
-  | { result: 'done'; file: RecordFile; left: number; note?: string }
+  | { result: 'done'; file: ShownFile; left: number; note?: string }
   | { result: 'wrong'; error: string }
   /** the record is no longer there */
   | { result: 'gone'; error: string };

@@ -32,6 +32,7 @@ import { anotherCalled, namedOnce } from '../templates/named';
 import { standingTemplates } from '../templates/standingTemplates';
 import { madeReady, type MadeReady } from './madeReady';
 import { noRoomFor } from './room';
+import { showingFiles } from './showingFiles';
 
 /** How many names are tried for a file that stands beside others. */
 const MOST_BESIDE = 50;
@@ -111,17 +112,15 @@ export const ownFile = forMember(({ business_id }: CurrentMember, name: string) 
 export const listOwnFiles = forMember(async (member: CurrentMember): Promise<ListedFile[]> => {
   const { business_id } = member;
   const files = await ownFilesOf(connection(), business_id);
-  const day = dayLately(await businessBook(business_id));
+  const shown = showingFiles(await businessBook(business_id));
   const along = new Map<string, string[]>();
   for (const { head } of (await standingTemplates(member)).map(({ listed }) => listed))
     for (const { name } of goesAlong(head, files.map(found)))
       along.set(name, [...(along.get(name) ?? []), head.name]);
   return files.map((file) => ({
     ...found(file),
-    id: file.id,
-    day: day(file.brought_at.getTime()),
+    ...shown(file),
     templates: along.get(file.name) ?? [],
-    ...(file.preview === null ? {} : { picture: file.sha256, preview: file.preview }),
   }));
 });
 

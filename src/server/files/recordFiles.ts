@@ -2,11 +2,9 @@ import { besideAnother, renamed, type FileChange, type FileChanged } from '../..
 import {
   MOST_OF_ONE,
   type FileOwner,
-  type RecordFile,
   type RecordFileAnswer,
   type RecordFiles,
 } from '../../core/contract/recordFiles';
-import { dayLately } from '../../core/describe/dayLately';
 import type { RecordBook } from '../../core/records/recordBook';
 import {
   changeRecordFile as change,
@@ -15,7 +13,6 @@ import {
   insertRecordFile,
   namesBeside,
   placeOfFiles,
-  type KeptRecordFile,
 } from '../../data/repositories/files/recordFiles';
 import { businessBook } from '../businessBook';
 import { now } from '../clock';
@@ -24,6 +21,7 @@ import { forMember } from '../forMember';
 import type { CurrentMember } from '../signIn/currentMember';
 import { madeReady, type MadeReady } from './madeReady';
 import { noRoomFor, roomLeft } from './room';
+import { showingFiles } from './showingFiles';
 
 /** The files of a record. Undefined: there is no such record. @param known the business's book, where it was read before */
 export const recordFiles = forMember(
@@ -32,7 +30,7 @@ export const recordFiles = forMember(
     const place = await placeOfFiles(connection(), business_id, owner);
     if (!place) return undefined;
     const files = await filesOfRecord(connection(), business_id, place, MOST_OF_ONE);
-    const shown = showing(known ?? (await businessBook(business_id)));
+    const shown = showingFiles(known ?? (await businessBook(business_id)));
     return { owner, files: files.map(shown), left: await roomLeft(member) };
   },
 );
@@ -80,7 +78,7 @@ const keep = forMember(
     const note = inserted.isNew ? made : `It is there already, as “${file.name}”.`;
     return {
       result: 'done',
-      file: showing(await businessBook(business_id))(file),
+      file: showingFiles(await businessBook(business_id))(file),
       left: await roomLeft(member),
       ...(note === undefined ? {} : { note }),
     };
@@ -93,17 +91,6 @@ function freeName(name: string, taken: readonly string[]): string {
   let free = name;
   for (let number = 2; names.has(free.toLowerCase()); number++) free = besideAnother(name, number);
   return free;
-}
-
-function showing(book: RecordBook): (file: KeptRecordFile) => RecordFile {
-  const day = dayLately(book);
-  return ({ id, name, sha256, size, preview, brought_at }) => ({
-    id,
-    name,
-    size,
-    day: day(brought_at.getTime()),
-    ...(preview === null ? {} : { picture: sha256, preview }),
-  });
 }
 
 /** What a file of a record holds. Undefined: there is none of that id. */

@@ -1,10 +1,11 @@
 'use client';
 
 import { useEffect, useRef, useState } from 'react';
+import type { ShownFile } from '../../core/contract/files';
 import { FileName } from './FileName';
+import { FilePreview } from './FilePreview';
 
-interface Props {
-  name: string;
+interface Props extends Pick<ShownFile, 'name' | 'picture' | 'preview'> {
   /** where it is had from */
   href: string;
   /** where it is renamed; absent: it cannot be changed by this member */
@@ -15,8 +16,9 @@ interface Props {
   onRemove: () => void;
 }
 
-/** A file by its name: had by a press, renamed in its place, removed. */
-export function FileEntry({ name, href, address, note, onNamed, onRemove }: Props) {
+/** A file small and by its name: had by a press, renamed in its place, removed. */
+export function FileEntry({ address, note, onNamed, onRemove, ...file }: Props) {
+  const { name, href } = file;
   const [naming, setNaming] = useState(false);
   const rename = useRef<HTMLButtonElement>(null);
   const comesBack = useRef(false);
@@ -27,18 +29,22 @@ export function FileEntry({ name, href, address, note, onNamed, onRemove }: Prop
 
   if (naming && address)
     return (
-      <FileName
-        name={name}
-        address={address}
-        onNamed={(next) => {
-          onNamed(next);
-          setNaming(false);
-        }}
-        onLeave={() => setNaming(false)}
-      />
+      <>
+        <FilePreview {...file} />
+        <FileName
+          name={name}
+          address={address}
+          onNamed={(next) => {
+            onNamed(next);
+            setNaming(false);
+          }}
+          onLeave={() => setNaming(false)}
+        />
+      </>
     );
   return (
     <>
+      <FilePreview {...file} />
       <a href={href} download={name}>
         {name}
       </a>

@@ -1,12 +1,8 @@
-import { endingOf } from '../../core/contract/files';
+import { endingOf, type ShownFile } from '../../core/contract/files';
 
-interface Props {
-  name: string;
+interface Props extends Pick<ShownFile, 'name' | 'picture' | 'preview'> {
   /** where it is had from */
   href: string;
-  /** of a picture: itself and a small one, by their SHA-256 */
-  picture?: string;
-  preview?: string;
 }
 
 /** A picture small, with the whole one behind it; another file by what its name ends in. */

@@ -9,7 +9,6 @@ import { BringingList } from './BringingList';
 import { bringOwnFile } from './bringOwnFile';
 import { FileDrop } from './FileDrop';
 import { FileEntry } from './FileEntry';
-import { FilePreview } from './FilePreview';
 import { FileWays } from './FileWays';
 import { useBringing } from './useBringing';
 import { useRemovedFile } from './useRemovedFile';
@@ -37,9 +36,8 @@ export function OwnFileList({ files, left, mayChange }: Props) {
         <ul className="file-list">
           {files.map((file) => (
             <li key={file.id}>
-              <FilePreview {...file} href={ownFileAddress(file.name)} />
               <FileEntry
-                name={file.name}
+                {...file}
                 href={ownFileAddress(file.name)}
                 address={mayChange ? addressOf(file) : undefined}
                 note={`${sizeInWords(file.size)}, ${file.day}${alongWith(file.templates)}`}

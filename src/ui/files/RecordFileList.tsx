@@ -2,13 +2,13 @@
 
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { fileLimits, type RecordFile, type RecordFiles } from '../../core/contract/recordFiles';
+import type { ShownFile } from '../../core/contract/files';
+import { fileLimits, type RecordFiles } from '../../core/contract/recordFiles';
 import { sizeInWords } from '../../core/describe/sizeInWords';
 import { BringingList } from './BringingList';
 import { bringRecordFile } from './bringRecordFile';
 import { FileDrop } from './FileDrop';
 import { FileEntry } from './FileEntry';
-import { FilePreview } from './FilePreview';
 import { FileWays } from './FileWays';
 import { useBringing } from './useBringing';
 import { useRemovedFile } from './useRemovedFile';
@@ -22,7 +22,7 @@ export function RecordFileList({ owner, files: given, left: leftBefore }: Record
   const [removed, setRemoved] = useState<readonly string[]>([]);
   const [left, setLeft] = useState(leftBefore);
   const { bringing, bring: begin } = useBringing();
-  const { note, remove } = useRemovedFile<RecordFile>(addressOf, {
+  const { note, remove } = useRemovedFile<ShownFile>(addressOf, {
     removed: ({ id }) => setRemoved((now) => [...now, id]),
     back: (file) => setRemoved((now) => now.filter((id) => id !== file.id)),
   });
@@ -47,9 +47,8 @@ export function RecordFileList({ owner, files: given, left: leftBefore }: Record
           <ul className="file-list">
             {shown.map((file) => (
               <li key={file.id}>
-                <FilePreview {...file} href={addressOf(file)} />
                 <FileEntry
-                  name={file.name}
+                  {...file}
                   href={addressOf(file)}
                   address={addressOf(file)}
                   note={`${sizeInWords(file.size)}, ${file.day}`}

@@ -13,7 +13,8 @@ import { columnsOf, present } from './factsInRow';
 
 const PERSON = ['given_name', 'family_name', 'preferred_name', 'honorific'] as const;
 const REACHED = ['email', 'phone', 'mobile'] as const;
-const CLIENT = [
+/** What is known of a client, as columns of its row. */
+export const CLIENT = [
   ...([
     'kind',
     'name',

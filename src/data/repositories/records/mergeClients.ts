@@ -1,7 +1,7 @@
 import { QueryTypes } from 'sequelize';
 import type { ClientFacts } from '../../../core/contract/records/client';
 import type { Database, TableName } from '../../database';
-import { clientColumns } from './clients';
+import { CLIENT, clientColumns } from './clients';
 
 /** What has a client, and is given to the other. */
 const ROWS = ['project', 'enquiry', 'booking', 'invoice', 'record_file', 'message'] as const;
@@ -174,21 +174,4 @@ export async function unmergeClients(
   });
 }
 
-const FACTS = [
-  ...['kind', 'name', 'given_name', 'family_name', 'preferred_name', 'honorific', 'email', 'phone', 'mobile'],
-  ...[
-    'address',
-    'billing_address',
-    'more_phones',
-    'more_addresses',
-    'language',
-    'tags',
-    'since',
-    'source',
-    'notes',
-    'responsible_id',
-    'custom',
-    'no_letters_since',
-    'no_letters_by_id',
-  ],
-].join(', ');
+const FACTS = [...CLIENT, 'responsible_id', 'no_letters_by_id'].join(', ');
