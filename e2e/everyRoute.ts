@@ -34,6 +34,8 @@ export function everyRoute(): Route[] {
 
 /** What stands for a part of a path in the demonstration; every part of every route has one. */
 const PARTS: Readonly<Record<string, Readonly<Record<string, string>>>> = {
+  '/api/along/[id]': { id: '00000000-0000-4000-8000-000000000000' },
+  '/api/bookings/[key]/calendar-entry': { key: 'b-hartigan' },
   '/api/bookings/[key]': { key: 'no-such-booking' },
   '/api/clients/[key]/merge': { key: 'no-such-client' },
   '/api/clients/[key]/parts': { key: 'hartigan' },
@@ -83,6 +85,7 @@ const PARTS: Readonly<Record<string, Readonly<Record<string, string>>>> = {
 /** Words that follow a path, where it asks for some. */
 const ASKED: Readonly<Record<string, string>> = {
   '/api/files': '?name=',
+  '/api/along': '?from=invoice:LPC-1048&name=',
   '/api/letters': '?find=invoice',
   '/api/lists/[kind]': '?find=LPC',
   '/api/record-files': '?of=client&key=no-such-client&name=',
@@ -125,6 +128,7 @@ export const BODIES: Readonly<Record<string, object>> = {
       recipients: ['contact:hale'],
       stets: ['x'],
       leftOut: ['x'],
+      added: [{ from: 'own', id: '00000000-0000-4000-8000-000000000000', name: 'x.pdf', size: 1 }],
     },
     document: { type: 'doc', content: [{ type: 'subject' }] },
     facts: { values: {}, parts: [], to: [] },
@@ -259,6 +263,7 @@ export const BODIES: Readonly<Record<string, object>> = {
     to: 'imke',
     text: '---\nname: First reminder\n---\n',
   },
+  'POST /api/along': {},
   'POST /api/files': {},
   'POST /api/own-files/[id]': { name: 'Nothing.pdf' },
   'POST /api/record-files': {},

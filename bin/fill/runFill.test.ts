@@ -2,6 +2,7 @@ import { execFile } from 'node:child_process';
 import { mkdir, readdir, readFile, rm, writeFile } from 'node:fs/promises';
 import path from 'node:path';
 import { promisify } from 'node:util';
+import ICAL from 'ical.js';
 import { simpleParser } from 'mailparser';
 import { describe, expect, it } from 'vitest';
 import { answer, DATA, demonstration, fill, folder } from './test/fillDemonstration';
@@ -154,10 +155,100 @@ describe('a whole message', () => {
       email: 'oda@x.example, tom@x.example',
     });
     expect(code).toBe(3);
-    expect(err).toContain('The invoice pdf cannot be attached here yet.');
+    expect(err).toContain('There is no invoice that could go along.');
     expect(err).toContain('“None.pdf” cannot be attached. There is no such file.');
     expect(err).toContain('To: “oda@x.example, tom@x.example” is no email address.');
     expect(mail.to).toBeUndefined();
+  });
+});
+
+describe('papers made of a letter’s own records', () => {
+  const records = {
+    business: {
+      name: 'Larkfield',
+      email: 'office@larkfield.example',
+      phone: '01632 960100',
+      locale: 'en-GB',
+    },
+    members: [{ key: 'imke', full_name: 'Imke Sandoval', email: 'imke@larkfield.example' }],
+    clients: [{ key: 'c1', name: 'Oda Hartigan', email: 'oda@x.example', address: { town: 'Saltby' } }],
+    bookings: [
+      {
+        key: 'b1',
+        client: 'c1',
+        service: 'tuning visit',
+        status: 'confirmed',
+        starts_at: '2026-03-03T09:30:00Z',
+        ends_at: '2026-03-03T11:00:00Z',
+        notes: 'The dog bites',
+      },
+      { key: 'b2', client: 'c1', service: 'hire', status: 'tentative' },
+    ],
+    invoices: [
+      {
+        key: 'K-7',
+        number: 'K-7',
+        client: 'c1',
+        status: 'sent',
+        issued_on: '2026-02-20',
+        due_on: '2026-03-20',
+        lines: [{ description: 'Tuning', unit_price: 8500 }],
+      },
+    ],
+  };
+  const eml = async (from: string, paper: string, now = '2026-03-02T09:00:00Z') => {
+    await writeFile(path.join(folder, 'papers.json'), JSON.stringify(records));
+    const template = path.join(folder, 'papers.md');
+    const kind = from.split(':')[0]!;
+    await writeFile(
+      template,
+      `---\nname: A\ngroup: G\nstarts from: ${kind}\nsubject: x\nattach: [${paper}]\n---\nHello\n`,
+    );
+    const result = await fill(
+      ...['--template', template, '--records', path.join(folder, 'papers.json')],
+      ...['--from', from, '--as', 'eml', '--now', now],
+    );
+    return { ...result, mail: await simpleParser(result.out) };
+  };
+
+  it('the invoice as PDF', async () => {
+    const { code, mail } = await eml('invoice:K-7', 'invoice pdf');
+    expect(code).toBe(0);
+    const [file] = mail.attachments;
+    expect(file).toMatchObject({ filename: 'K-7.pdf', contentType: 'application/pdf' });
+    expect(file!.content.subarray(0, 5).toString()).toBe('%PDF-');
+  });
+
+  it('the visit’s calendar entry, read back: one that is written later counts more, and what the house notes for itself stays there', async () => {
+    const entry = async (now?: string) => {
+      const { code, mail } = await eml('booking:b1', 'booking calendar entry', now);
+      expect(code).toBe(0);
+      expect(mail.attachments[0]).toMatchObject({
+        filename: 'tuning visit.ics',
+        contentType: 'text/calendar',
+      });
+      const words = mail.attachments[0]!.content.toString();
+      expect(words).not.toContain('dog');
+      const calendar = new ICAL.Component(ICAL.parse(words) as string);
+      expect(calendar.getFirstPropertyValue('method')).toBe('PUBLISH');
+      return new ICAL.Event(calendar.getFirstSubcomponent('vevent')!);
+    };
+    const first = await entry();
+    expect(first.summary).toBe('Tuning visit, Larkfield');
+    expect(first.startDate.toJSDate().toISOString()).toBe('2026-03-03T09:30:00.000Z');
+    expect(first.endDate.toJSDate().toISOString()).toBe('2026-03-03T11:00:00.000Z');
+    expect(first.location).toBe('Saltby');
+    expect(String(first.organizer)).toBe('mailto:office@larkfield.example');
+    const later = await entry('2026-03-02T09:05:00Z');
+    expect(later.uid).toBe(first.uid);
+    expect(later.sequence - first.sequence).toBe(5);
+  });
+
+  it('one that cannot be made is a hole, never silence', async () => {
+    const { code, err, mail } = await eml('booking:b2', 'booking calendar entry');
+    expect(code).toBe(3);
+    expect(err).toContain('The visit has no beginning and end for a calendar entry yet.');
+    expect(mail.attachments).toEqual([]);
   });
 });
 

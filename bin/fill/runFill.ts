@@ -49,7 +49,7 @@ export async function runFill(argv: string[], { out, err }: Streams): Promise<nu
       ...fillTemplate(compiled, situation, answersOf(given, compiled, records)),
       ...addresseesOf(compiled, situation),
     };
-    const attached = given.as === 'eml' ? await attachmentsOf(filled, compiled, given) : [];
+    const attached = given.as === 'eml' ? await attachmentsOf(filled, situation, compiled, given) : [];
     out(await written(filled, situation, compiled, given, attached));
     for (const { file, line, column, reason } of filled.holes) err(`${file}:${line}:${column}: ${reason}\n`);
     return filled.holes.length ? 3 : 0;
@@ -162,10 +162,11 @@ function answersOf(
 /** What goes with a message; what cannot, and whoever has no address, are holes of it. */
 async function attachmentsOf(
   filled: AddressedLetter,
+  situation: Situation,
   { head }: CompiledTemplate,
   { template, records }: FillArguments,
 ): Promise<Attachment[]> {
-  const { files, missing } = await readAttachments(head.attach ?? [], path.dirname(records));
+  const { files, missing } = await readAttachments(head.attach ?? [], path.dirname(records), situation);
   const { from, to, wrong } = addressingOf(filled);
   const reasons = [
     ...missing,

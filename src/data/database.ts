@@ -6,7 +6,7 @@ import { BRINGING, BROUGHT_RECORD, BROUGHT_ROWS } from './models/bringing';
 import { BUSINESS, CUSTOM_FIELD, LINK, PARTNER } from './models/business';
 import { CLIENT, CONTACT, ENQUIRY, ITEM } from './models/client';
 import { ENQUIRY_FORM } from './models/enquiryForm';
-import { FILE, FILE_ROOM, OWN_FILE, RECORD_FILE } from './models/file';
+import { FILE, FILE_ROOM, LETTER_FILE, OWN_FILE, RECORD_FILE } from './models/file';
 import { INSTALMENT, INVOICE, INVOICE_LINE, PAYMENT } from './models/invoice';
 import { MEMBER, SESSION, SIGNATURE } from './models/member';
 import { ATTACHMENT, DELIVERY_EVENT, MESSAGE, MESSAGE_RECIPIENT } from './models/message';
@@ -48,6 +48,7 @@ export const TABLES = {
   link: LINK,
   file: FILE,
   own_file: OWN_FILE,
+  letter_file: LETTER_FILE,
   record_file: RECORD_FILE,
   file_room: FILE_ROOM,
   message: MESSAGE,

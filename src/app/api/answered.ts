@@ -10,7 +10,7 @@ import { Refused } from './refused';
  * was sent is said back.
  */
 export async function answered(request: Request, answer: () => Promise<Response>): Promise<Response> {
-  if (request.method !== 'GET' && !isSameOrigin(request)) return refuseOrigin();
+  if (!['GET', 'HEAD'].includes(request.method) && !isSameOrigin(request)) return refuseOrigin();
   try {
     return await answer();
   } catch (error) {

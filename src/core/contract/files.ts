@@ -5,6 +5,9 @@ import { isPaper } from '../template/papers';
 /** What goes along with a letter has at most so many bytes together: written as mail it is a third more, and many mailboxes take no more. */
 export const MOST_ATTACHED = 15_000_000;
 
+/** The header in which it is told how large a file is, in bytes. */
+export const FILE_SIZE = 'x-file-size';
+
 /** So many files a business keeps of its own. */
 export const MOST_FILES = 1000;
 

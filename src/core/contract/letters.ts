@@ -1,5 +1,6 @@
 import { array, object, string, type InferType } from 'yup';
 import type { ChangedFact } from '../writing/factsOf';
+import { ADDED_FILE, MOST_ADDED } from './along';
 import { VERSION } from './numbers';
 import type { Refusal } from './refusal';
 
@@ -19,6 +20,7 @@ export const LETTER_TO_SEND = object({
     answers: object().required(),
     stets: array(string().required().max(600)).max(100),
     leftOut: array(string().required().max(200)).max(50),
+    added: array(ADDED_FILE).max(MOST_ADDED),
   }).required(),
   /** what its writer saw */
   facts: object({

@@ -118,10 +118,25 @@ describe('what a template attaches', () => {
   const head = 'attach: [invoice pdf, Price list.pdf]\n';
   it('is a stop until it is left out', () => {
     expect(marksOf('it is enclosed', { head })).toEqual([
-      'stop: The invoice as PDF cannot be attached yet. Leave it out, and read whether the letter speaks of it.',
       'stop: “Price list.pdf” is not among the business’s files. Leave it out, and read whether the letter speaks of it.',
     ]);
-    expect(marksOf('x', { head, choices: { leftOut: ['invoice pdf', 'Price list.pdf'] } })).toEqual([]);
+    expect(marksOf('x', { head, choices: { leftOut: ['Price list.pdf'] } })).toEqual([]);
+  });
+
+  it('of the records is a stop where there is nothing that it is made of', () => {
+    const entry = 'attach: [booking calendar entry]\n';
+    expect(marksOf('x', { head: entry, records: { bookings: [] } })).toEqual([
+      'stop: There is no visit whose calendar entry could go along. Leave it out, and read whether the letter speaks of it.',
+    ]);
+    expect(marksOf('x', { head: entry })).toEqual([]);
+  });
+
+  it('is a query when many mail servers would not take it', () => {
+    const id = '00000000-0000-4000-8000-000000000001';
+    const added = [{ from: 'letter' as const, id, name: 'Film.mp4', size: 12_000_000 }];
+    expect(marksOf('x', { choices: { added } })).toEqual([
+      'query: What goes along has 12 MB together. Some mail servers take no more than 10 MB.',
+    ]);
   });
 
   it('goes along when it is a file that is there, as long as all of it is not too large', () => {

@@ -15,6 +15,8 @@ export interface CalendarBooking {
   ends_at: string;
   location?: AddressData | undefined;
   notes?: string | undefined;
+  /** whose calendar it comes from (RFC 5546 asks for it) */
+  organizer?: { name: string; email: string };
 }
 
 /** What tells a booking in every calendar, as long as it is there. */
@@ -48,6 +50,10 @@ export function calendarOf(name: string, bookings: readonly CalendarBooking[], a
     const place = placeOf(booking.location);
     if (place) event.addPropertyWithValue('location', place);
     if (booking.notes) event.addPropertyWithValue('description', booking.notes);
+    if (booking.organizer) {
+      const organizer = event.addPropertyWithValue('organizer', `mailto:${booking.organizer.email}`);
+      organizer.setParameter('cn', booking.organizer.name);
+    }
     calendar.addSubcomponent(event);
   }
   return `${calendar.toString()}\r\n`;

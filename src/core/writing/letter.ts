@@ -1,3 +1,4 @@
+import type { AddedFile } from '../contract/along';
 import type { CopyDocument } from '../document/copyDocument';
 
 /** What its writer decided for a letter; everything left out follows by rule. All of it is data, nothing is a record. */
@@ -16,6 +17,8 @@ export interface Choices {
   stets?: string[];
   /** what the template attaches and this letter does not */
   leftOut?: string[];
+  /** what goes along besides */
+  added?: AddedFile[];
 }
 
 /** A letter being written: what was decided, and the page with whatever was changed by hand. */

@@ -27,7 +27,7 @@ import type {
   TemplateHead,
   WrittenTo,
 } from '../template/template';
-import { goesAlong, type Along } from './goesAlong';
+import { addedAlong, filesAlong, papersAlong, type Along } from './goesAlong';
 import type { Choices, Letter } from './letter';
 import { LetterheadFiller, type Around } from './letterheadAround';
 
@@ -58,7 +58,7 @@ export interface FilledLetter extends FairCopy, Addressees {
   choices: Choices;
   /** what stands around it */
   around?: Around;
-  /** what its template has go along, whether its writer has left it out or not */
+  /** what its template has go along, whether its writer has left it out or not, and what its writer has added */
   along: readonly Along[];
 }
 
@@ -179,7 +179,11 @@ export class WritingDesk {
       ...addresseesOf(template, situation),
       ...fairCopyOf(template, situation, this.answers(template, choices)),
       ...(around ? { around } : {}),
-      along: goesAlong(template.head, this.facts.files ?? []),
+      along: [
+        ...papersAlong(template.head, situation),
+        ...filesAlong(template.head, this.facts.files ?? []),
+        ...addedAlong(choices.added ?? []),
+      ],
     };
   }
 

@@ -44,3 +44,15 @@ export const RECORD_FILE = {
   brought_at: moment(),
   removed_at: maybe(moment()),
 };
+
+/** A file brought in for one letter, until that is sent. */
+export const LETTER_FILE = {
+  business_id: key(uuid()),
+  id: key(uuid()),
+  member_id: uuid(),
+  name: text(),
+  sha256: text(),
+  size: whole(),
+  preview: maybe(text()),
+  brought_at: moment(),
+};

@@ -3,11 +3,12 @@ import { endingOf, fileName, MOST_ATTACHED, tooLargeFile } from '../../core/cont
 import type { ReadyFile } from '../../data/repositories/files/files';
 import { scaleInTurn } from './scaleInTurn';
 import { NoPicture } from './scalePicture';
+import { PICTURE_SIDE } from '../../core/contract/pictures';
 import { typeOfFile } from './typeOfFile';
 import { wrongFile } from './wrongFile';
 
 /** A photograph of a piece of work may be looked into; one of these is well under what a letter can have. */
-const KEPT = { width: 2400, height: 2400 };
+const KEPT = { width: PICTURE_SIDE, height: PICTURE_SIDE };
 const PREVIEW = { width: 320, height: 320 };
 
 /** Pictures that no camera takes and no letter shows: plans and drawings, kept as they are. */

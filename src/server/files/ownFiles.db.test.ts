@@ -5,7 +5,7 @@ import { demonstrationDatabase } from '../test/demonstrationDatabase';
 import { imke } from '../test/imke';
 import { NotAllowed } from '../signIn/rights';
 import { wordsFacts } from '../templates/wordsContext';
-import { goesAlong } from '../../core/writing/goesAlong';
+import { filesAlong } from '../../core/writing/goesAlong';
 import { bringOwnFile, changeOwnFile, listOwnFiles, ownFile } from './ownFiles';
 import { picture } from './picture';
 
@@ -96,8 +96,8 @@ describe('a file of the business’s own', () => {
     expect(await changeOwnFile(imke, id, { name: 'Tariff' })).toEqual({ result: 'done', name: 'Tariff.pdf' });
     expect(await listed('Tariff.pdf')).toMatchObject({ formerly: ['Price list.pdf'], templates: [] });
     const { files } = await wordsFacts(imke);
-    expect(goesAlong({ attach: ['price list.pdf', 'Tariff.pdf'] }, files)).toEqual([
-      { name: 'Tariff.pdf', size: expect.any(Number), formerly: 'price list.pdf' },
+    expect(filesAlong({ attach: ['price list.pdf', 'Tariff.pdf'] }, files)).toEqual([
+      { id: 'Tariff.pdf', name: 'Tariff.pdf', size: expect.any(Number), formerly: 'price list.pdf' },
     ]);
     expect(await changeOwnFile(imke, id, { name: 'price list 2.PDF' })).toEqual({
       result: 'taken',

@@ -10,7 +10,7 @@ import {
   type OwnFile,
 } from '../../core/contract/files';
 import { dayLately } from '../../core/describe/dayLately';
-import { goesAlong } from '../../core/writing/goesAlong';
+import { filesAlong } from '../../core/writing/goesAlong';
 import {
   contentOfOwnFile,
   insertOwnFile,
@@ -115,7 +115,7 @@ export const listOwnFiles = forMember(async (member: CurrentMember): Promise<Lis
   const shown = showingFiles(await businessBook(business_id));
   const along = new Map<string, string[]>();
   for (const { head } of (await standingTemplates(member)).map(({ listed }) => listed))
-    for (const { name } of goesAlong(head, files.map(found)))
+    for (const { name } of filesAlong(head, files.map(found)))
       along.set(name, [...(along.get(name) ?? []), head.name]);
   return files.map((file) => ({
     ...found(file),

@@ -204,7 +204,9 @@ describe('a file of a record', () => {
     for (const { id } of [shared, alone]) await changeRecordFile(imke, id, { removed: true });
     const later = (days: number) => new Date(now() + days * 86_400_000);
     const sweep = (files: Date, records = new Date(0)) =>
-      ground.database.acrossBusinesses(() => sweepRemoved(ground.database, { files, records }));
+      ground.database.acrossBusinesses(() =>
+        sweepRemoved(ground.database, { files, records, letters: new Date(0) }),
+      );
     await sweep(later(-1));
     expect(await content(alone.picture!)).toBeDefined();
     await sweep(later(1));

@@ -10,6 +10,7 @@ import type { Choices } from '../../core/writing/letter';
 import { proofLetter } from '../../core/writing/proofLetter';
 import { WritingDesk, type FilledLetter } from '../../core/writing/writingDesk';
 import { settleEarlier } from '../../data/repositories/sending/curedLetters';
+import type { Attached } from '../../data/repositories/sending/attachments';
 import { letterById } from '../../data/repositories/letters';
 import { keepOutgoing } from '../../data/repositories/sending/keepOutgoing';
 import { recordsOfBusiness } from '../../data/repositories/recordsOfBusiness';
@@ -18,6 +19,7 @@ import { sharedWords } from '../../data/repositories/templates/sharedWords';
 import { templateAtVersion } from '../../data/repositories/templates/templatesOfBusiness';
 import { now } from '../clock';
 import { connection } from '../connection';
+import { filesThatGo } from '../letters/filesThatGo';
 import type { CurrentMember } from '../signIn/currentMember';
 import { forMember } from '../forMember';
 
@@ -77,8 +79,12 @@ export const sendLetter = forMember(
     // A query that was let stand is none any more.
     const stops = marks.map(({ message }) => message);
     if (stops.length) return { result: 'stopped', stops };
+    const { leftOut = [] } = letter.choices;
+    const along = filled.along.filter(({ id }) => !leftOut.includes(id));
+    const goes = await filesThatGo({ business_id, client_id: record.client_id }, filled, along);
+    if (!goes.files) return { result: 'stopped', stops: goes.stops };
     try {
-      await keep(member, letter, { record, templateId: template.id, filled, written });
+      await keep(member, letter, { record, templateId: template.id, filled, written, files: goes.files });
     } catch (error) {
       // The same letter came twice at once; the other one was first.
       if (!(error instanceof UniqueConstraintError)) throw error;
@@ -101,12 +107,13 @@ interface Kept {
     html: string;
     language: string;
   };
+  files: readonly Attached[];
 }
 
 async function keep(
   { business_id, id: member_id }: CurrentMember,
   { id, start, choices, templateVersion }: WrittenLetter,
-  { record, templateId, filled, written }: Kept,
+  { record, templateId, filled, written, files }: Kept,
 ): Promise<void> {
   const addressing = addressingOf(filled);
   await keepOutgoing(
@@ -129,7 +136,7 @@ async function keep(
       },
       from: addressing.from,
       recipients: recipientsOf(addressing),
-      files: filesOf(filled),
+      files,
     },
     new Date(now()),
     TAKE_BACK_SECONDS,
@@ -147,11 +154,6 @@ async function recordsWrittenAbout(
   const key = situation[kind]!.record.key;
   const found = await startingRecord(connection(), business_id, { kind, key });
   return { [`${kind}_id`]: found?.id ?? null, project_id: found?.project_id ?? null };
-}
-
-/** What goes along and was not left out; what cannot is stopped before. */
-function filesOf({ along, choices: { leftOut = [] } }: FilledLetter): string[] {
-  return along.flatMap(({ name }) => (leftOut.includes(name) ? [] : name));
 }
 
 function recipientsOf({ to, copies, blindCopies }: Addressing) {

@@ -6,6 +6,7 @@ import { claimLetters } from '../../data/repositories/sending/outgoing';
 import { dismissWorker, seeWorker } from '../../data/repositories/sending/workers';
 import { DEMONSTRATION } from '../../data/test/temporaryDatabase';
 import { readMailServer, type MailServer } from '../../post/mailConnection';
+import { MailConnections } from '../../post/mailConnections';
 import { keepTemplate } from '../templates/keepTemplate';
 import { attachment } from '../letters/attachment';
 import { oneLetter } from '../letters/oneLetter';
@@ -208,10 +209,14 @@ describe('a letter on its way', () => {
   });
 
   it('goes over a connection that is kept, and over a new one when the server has ended it', async () => {
-    await due({}, SECOND);
     const server = await mailServer({ contents: ['250 taken', 'hang up'] });
-    await sendAllDue(server.address);
+    const connections = new MailConnections(server.address, 1);
+    const envelope = { from: 'office@larkfield.example', to: ['oda@hartigan.example'] };
+    const handOver = () => connections.handOver(envelope, Buffer.from('x\r\n'), async () => undefined);
+    const results = [(await handOver()).result, (await handOver()).result, (await handOver()).result];
+    expect(results).toEqual(['taken', 'unknown', 'taken']);
     expect(server.connections()).toBe(2);
+    connections.stop();
     server.close();
   });
 });

@@ -27,7 +27,11 @@ export async function startWorker(url: string, smtpUrl: string): Promise<{ stop:
   await boss.work(TIDY, async () => {
     await tidySessions(database);
     await tidyBringings(database, TAKEN_OUT_FOR_DAYS);
-    await sweepRemoved(database, { files: daysAgo(FILES_FOR_DAYS), records: daysAgo(REMOVED_FOR_DAYS) });
+    await sweepRemoved(database, {
+      files: daysAgo(FILES_FOR_DAYS),
+      records: daysAgo(REMOVED_FOR_DAYS),
+      letters: daysAgo(DRAFTS_FOR_DAYS),
+    });
   });
   await boss.schedule(TIDY, '*/15 * * * *');
   const sender = new Sender(database, server);
@@ -46,6 +50,8 @@ export async function startWorker(url: string, smtpUrl: string): Promise<{ stop:
 /** A removed file can be put back for so many days, a record, with its files, for more. */
 const FILES_FOR_DAYS = 1;
 const REMOVED_FOR_DAYS = 30;
+/** What was brought in for a letter that has not gone stays so many days. */
+const DRAFTS_FOR_DAYS = 180;
 
 function daysAgo(days: number): Date {
   return new Date(now() - days * 86_400_000);

@@ -1,6 +1,5 @@
 import { UniqueConstraintError } from 'sequelize';
 import type { Trial, TrialAnswer } from '../../core/contract/trials';
-import { MOST_ATTACHED, tooLargeFile } from '../../core/contract/files';
 import { addressingOf } from '../../core/addressing/addressingOf';
 import { writeCopy } from '../../core/fairCopy/writeCopy';
 import { languageOf } from '../../core/fill/fillInto';
@@ -10,9 +9,10 @@ import { fullName } from '../../core/people/names';
 import { inWords } from '../../core/problems/problem';
 import type { StartingPoint } from '../../core/records/which/situation';
 import type { Template } from '../../core/template/template';
-import { alongInWords, sizeTogether } from '../../core/writing/goesAlong';
+import { alongInWords } from '../../core/writing/goesAlong';
 import { WritingDesk, type FilledLetter } from '../../core/writing/writingDesk';
 import { recordsOfBusiness } from '../../data/repositories/recordsOfBusiness';
+import type { Attached } from '../../data/repositories/sending/attachments';
 import { keepOutgoing } from '../../data/repositories/sending/keepOutgoing';
 import { scopeFrom, startingRecord } from '../../data/repositories/startingRecords';
 import { templateByKey } from '../../data/repositories/templates/templatesOfBusiness';
@@ -20,6 +20,7 @@ import { now } from '../clock';
 import { connection } from '../connection';
 import { forMember } from '../forMember';
 import type { CurrentMember } from '../signIn/currentMember';
+import { filesThatGo } from '../letters/filesThatGo';
 import { wordsFacts } from './wordsContext';
 import { readWords, saySlow } from './wordsReader';
 
@@ -61,7 +62,7 @@ const fillAndKeep = forMember(
     const database = connection();
     const record = await startingRecord(database, member.business_id, start);
     if (!record) return { result: 'gone', error: 'This record is no longer there.' };
-    const { passages, signatures, letterhead, files } = facts;
+    const { passages, signatures, letterhead, files: known } = facts;
     const records = (await recordsOfBusiness(database, member.business_id, scopeFrom(start, record)))!;
     const templates = [{ ...template, key, version: 0 }];
     const desk = new WritingDesk({
@@ -71,7 +72,7 @@ const fillAndKeep = forMember(
       passages,
       signatures,
       letterhead,
-      files,
+      files: known,
       member: member.key,
     });
     const reader = desk.book.members.get(to);
@@ -79,11 +80,13 @@ const fillAndKeep = forMember(
     if (!reader.email) return { result: 'wrong', error: `${fullName(reader)} has no email address.` };
     const filled = desk.fill(start, { template: key, answers: {} });
     if (!filled) return { result: 'wrong', error: 'This template cannot be filled for this record.' };
-    const together = sizeTogether(filled.along);
-    if (together > MOST_ATTACHED) return { result: 'wrong', error: tooLargeFile(together) };
+    const along = filled.along.filter(({ lacks }) => lacks === undefined);
+    const goes = await filesThatGo({ ...member, client_id: record.client_id }, filled, along);
+    if (!goes.files) return { result: 'wrong', error: goes.stops.join(' ') };
     const { from } = addressingOf(filled);
     const sender = from.email || reader.email;
-    await keep(member, { id, filled, sender: { name: from.name, email: sender }, reader });
+    const { files } = goes;
+    await keep(member, { id, filled, files, sender: { name: from.name, email: sender }, reader });
     return { result: 'going', to: fullName(reader) ?? reader.email };
   },
 );
@@ -91,6 +94,7 @@ const fillAndKeep = forMember(
 interface Filled {
   id: string;
   filled: FilledLetter;
+  files: readonly Attached[];
   sender: { name: string; email: string };
   reader: { full_name?: string; email?: string };
 }
@@ -98,11 +102,11 @@ interface Filled {
 /** One transaction, as with every letter: its words and whom it goes to are the queue of what is to be sent. */
 async function keep(
   { business_id, id: member_id }: CurrentMember,
-  { id, filled, sender, reader }: Filled,
+  { id, filled, files, sender, reader }: Filled,
 ): Promise<void> {
   const { name } = filled.template.head;
   const whom = filled.situation.client?.record.name;
-  const missing = filled.along.filter(({ size }) => size === undefined).map(alongInWords);
+  const missing = filled.along.filter(({ lacks }) => lacks !== undefined).map(alongInWords);
   const head = [
     `A trial of “${name}”${whom === undefined ? '' : `, filled for ${whom}`}. It went to nobody else.`,
     ...(missing.length ? [`Not with it: ${missing.join(', ')}.`] : []),
@@ -119,7 +123,6 @@ async function keep(
     language,
   };
   const recipients = [{ role: 'to' as const, name: reader.full_name ?? '', address: reader.email! }];
-  const files = filled.along.flatMap(({ name, size }) => (size === undefined ? [] : name));
   try {
     await keepOutgoing(connection(), { message, from: sender, recipients, files }, new Date(now()), 0);
   } catch (error) {

@@ -1,46 +1,67 @@
+'use client';
+
+import type { ReactNode } from 'react';
 import { sizeInWords } from '../../core/describe/sizeInWords';
-import { isPaper } from '../../core/template/papers';
-import { ownFileAddress } from '../document/ownFileAddress';
 import { alongInWords, type Along } from '../../core/writing/goesAlong';
+import { alongAddress } from './alongAddress';
+import { useSizeOf } from './useSizeOf';
 
 interface Props {
   along: readonly Along[];
   /** what its writer has left out, and how that is changed; absent: nothing can be */
   leftOut?: readonly string[];
-  onChange?: (name: string, goes: boolean) => void;
+  onChange?: (one: Along, goes: boolean) => void;
+  /** how something is added */
+  children?: ReactNode;
 }
 
 /** What goes along with a letter, each with its size; some of it can be left out and put back. */
-export function AlongWithIt({ along, leftOut = [], onChange }: Props) {
-  if (along.length === 0) return null;
+export function AlongWithIt({ along, leftOut = [], onChange, children }: Props) {
+  if (along.length === 0 && !children) return null;
   return (
     <dl className="along">
       <dt>With it</dt>
       <dd>
-        {along.map(({ name, size }) => {
-          const words = alongInWords({ name });
-          const goes = !leftOut.includes(name);
-          const known =
-            size === undefined ? (isPaper(name) ? 'cannot go yet' : 'not there') : sizeInWords(size);
-          return (
-            <span key={name} className="addressee">
-              {!goes && <s>{words}</s>}
-              {goes && (size === undefined ? words : <a href={ownFileAddress(name)}>{words}</a>)}
-              {goes && `, ${known}`}
-              {onChange && (
-                <button
-                  type="button"
-                  className="btn btn-link"
-                  aria-label={`${goes ? 'Leave out' : 'Put back'} ${words}`}
-                  onClick={() => onChange(name, !goes)}
-                >
-                  {goes ? 'Leave out' : 'Put back'}
-                </button>
-              )}
-            </span>
-          );
-        })}
+        {along.map((one) => (
+          <OneAlong key={one.id} one={one} goes={!leftOut.includes(one.id)} onChange={onChange} />
+        ))}
+        {children}
       </dd>
     </dl>
+  );
+}
+
+function OneAlong({
+  one,
+  goes,
+  onChange,
+}: {
+  one: Along;
+  goes: boolean;
+  onChange: Props['onChange'] | undefined;
+}) {
+  const words = alongInWords(one);
+  const address = alongAddress(one);
+  const made = useSizeOf(one.paper && goes ? address : undefined);
+  const size = one.size ?? made;
+  const act = one.added ? 'Remove' : goes ? 'Leave out' : 'Put back';
+  return (
+    <span className="addressee">
+      {!goes && <s>{words}</s>}
+      {goes && (address === undefined ? words : <a href={address}>{words}</a>)}
+      {goes && one.paper?.of !== undefined && `, ${one.name}`}
+      {goes && one.lacks !== undefined && ', not there'}
+      {goes && size !== undefined && `, ${sizeInWords(size)}`}
+      {onChange && (
+        <button
+          type="button"
+          className="btn btn-link"
+          aria-label={`${act} ${words}`}
+          onClick={() => onChange(one, !goes)}
+        >
+          {act}
+        </button>
+      )}
+    </span>
   );
 }

@@ -6,6 +6,7 @@ import { useState } from 'react';
 import { people } from '../../core/writing/alternatives';
 import { nameRecipient } from '../../core/describe/nameRecord';
 import { referenceOf } from '../../core/records/which/recipientOf';
+import { AddAlong } from './AddAlong';
 import { AddressLines } from './AddressLines';
 import { AlongWithIt } from './AlongWithIt';
 import type { LetterStore, LetterView } from './letterStore';
@@ -23,6 +24,7 @@ interface Props {
 /** Whom the letter goes to and whom it comes from, every address of it; another person in two presses. */
 export function LetterHead({ view: { filled, addressing }, store, onBack, back, closed }: Props) {
   const [changing, setChanging] = useState(false);
+  const [adding, setAdding] = useState(false);
   const { situation } = filled;
   const { others } = people(situation);
   const to = situation.recipients.map(({ record }) => ({
@@ -84,8 +86,27 @@ export function LetterHead({ view: { filled, addressing }, store, onBack, back, 
       <AlongWithIt
         along={filled.along}
         leftOut={filled.choices.leftOut ?? []}
-        {...(closed ? {} : { onChange: (name, goes) => store.letGoAlong(name, goes) })}
-      />
+        {...(closed ? {} : { onChange: (one, goes) => store.letGoAlong(one, goes) })}
+      >
+        {!closed && (
+          <button
+            type="button"
+            className="btn btn-link add-file"
+            aria-expanded={adding}
+            onClick={() => setAdding((open) => !open)}
+          >
+            Add a file
+          </button>
+        )}
+      </AlongWithIt>
+      {adding && !closed && (
+        <AddAlong
+          from={`${situation.start.kind}:${situation.start.key}`}
+          there={new Set(filled.along.map(({ id }) => id))}
+          onAdd={(file) => store.addAlong(file)}
+          onDone={() => setAdding(false)}
+        />
+      )}
       {changing && (
         <ul className="other-people" aria-label="Other people">
           {others.map(({ key, name, note }) => (

@@ -41,7 +41,7 @@ function Cure({
     );
   if (attachment !== undefined)
     return (
-      <button type="button" className="btn btn-link" onClick={() => store.letGoAlong(attachment, false)}>
+      <button type="button" className="btn btn-link" onClick={() => store.leaveOutAlong(attachment)}>
         Leave it out
       </button>
     );

@@ -1,6 +1,8 @@
 import { fillIn } from '../../core/fairCopy/change/fillIn';
 import { leaveOut } from '../../core/fairCopy/change/leaveOut';
 import { putBack } from '../../core/fairCopy/change/putBack';
+import type { AddedFile } from '../../core/contract/along';
+import { idOfAdded, type Along } from '../../core/writing/goesAlong';
 import type { Addressing } from '../../core/addressing/addressingOf';
 import { mergeCopies } from '../../core/fairCopy/mergeCopies';
 import type { CopyDocument } from '../../core/document/copyDocument';
@@ -121,10 +123,24 @@ export class LetterStore {
     this.choose({ stets: [...(this.current()?.choices.stets ?? []), id] });
   }
 
-  /** Says of something that the template has go along whether it goes with this letter. */
-  letGoAlong(name: string, goes: boolean): void {
-    const others = (this.current()?.choices.leftOut ?? []).filter((one) => one !== name);
-    this.choose({ leftOut: goes ? others : [...others, name] });
+  /** Says of something that goes along whether it goes with this letter; what was added is there no more. */
+  letGoAlong({ id, added }: Pick<Along, 'id' | 'added'>, goes: boolean): void {
+    const { leftOut = [], added: all = [] } = this.current()?.choices ?? {};
+    if (added) return this.choose({ added: all.filter((one) => idOfAdded(one) !== id) });
+    const others = leftOut.filter((one) => one !== id);
+    this.choose({ leftOut: goes ? others : [...others, id] });
+  }
+
+  /** The same by the id of it. */
+  leaveOutAlong(id: string): void {
+    const one = this.view?.filled.along.find((along) => along.id === id);
+    if (one) this.letGoAlong(one, false);
+  }
+
+  /** Has a file go along besides, once. */
+  addAlong(file: AddedFile): void {
+    const all = this.current()?.choices.added ?? [];
+    if (!all.some((one) => idOfAdded(one) === idOfAdded(file))) this.choose({ added: [...all, file] });
   }
 
   fillIn(ids: readonly string[], words: string): undefined {

@@ -67,6 +67,33 @@ export async function filesOfRecord(
   );
 }
 
+/** A file of a client's, with what of theirs it belongs to; a visit's with when that is. */
+export interface ClientFile extends KeptRecordFile {
+  of: string;
+  starts_at: Date | null;
+}
+
+/** The files of a client and of all that is theirs, the newest first. */
+export async function filesOfClient(
+  { sequelize }: Database,
+  business_id: string,
+  client_id: string,
+  most: number,
+): Promise<ClientFile[]> {
+  return sequelize.query<ClientFile>(
+    `select one.id, one.name, one.sha256, one.size, one.preview, one.brought_at,
+       coalesce(project.title, booking.service, item.name, client.name, '') as of, booking.starts_at
+     from record_file one
+     join client on client.business_id = one.business_id and client.id = one.client_id
+     left join project on project.business_id = one.business_id and project.id = one.project_id
+     left join booking on booking.business_id = one.business_id and booking.id = one.booking_id
+     left join item on item.business_id = one.business_id and item.id = one.item_id
+     where one.business_id = $business_id and one.client_id = $client_id and one.removed_at is null
+     order by one.brought_at desc, one.name limit $most::int`,
+    { bind: { business_id, client_id, most }, type: QueryTypes.SELECT },
+  );
+}
+
 /**
  * Keeps a file with a record. Who brings one to the same record waits for the other, so that each is there once, under a name of its own.
  * @param nameFor what it is called, among the names that are there

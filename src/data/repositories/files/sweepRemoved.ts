@@ -14,15 +14,17 @@ const NAMED_BY = [
   ['own_file', 'sha256'],
   ['own_file', 'preview'],
   ['attachment', 'sha256'],
+  ['letter_file', 'sha256'],
+  ['letter_file', 'preview'],
 ] as const;
 
 /**
- * Sweeps away, of every business, the files that were removed before one moment and the records that were removed before another,
- * with the content that nothing names any more.
+ * Sweeps away, of every business, the files that were removed before one moment, the records that were removed before another, and what
+ * was brought in for a letter before a third, with the content that nothing names any more.
  */
 export async function sweepRemoved(
   database: Database,
-  before: { files: Date; records: Date },
+  before: { files: Date; records: Date; letters: Date },
 ): Promise<void> {
   const { sequelize, inTransaction } = database;
   await inTransaction(async () => {
@@ -31,6 +33,8 @@ export async function sweepRemoved(
          delete from record_file where removed_at < $files returning business_id, sha256, preview
        ), own as (
          delete from own_file where removed_at < $files returning business_id, sha256, preview
+       ), letters as (
+         delete from letter_file where brought_at < $letters returning business_id, sha256, preview
        ), records as (
          delete from removed_record where removed_at < $records returning business_id, rows
        ), theirs as (
@@ -38,6 +42,7 @@ export async function sweepRemoved(
        )
        select business_id, sha256 from gone union select business_id, preview from gone union select business_id, sha256 from own
        union select business_id, preview from own
+       union select business_id, sha256 from letters union select business_id, preview from letters
        union select business_id, one ->> 'sha256' from theirs union select business_id, one ->> 'preview' from theirs`,
       { bind: before, type: QueryTypes.SELECT },
     );

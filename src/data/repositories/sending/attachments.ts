@@ -6,27 +6,56 @@ interface OfLetter {
   id: string;
 }
 
-/**
- * Has files of the business's own go along with a letter, as they are now, in an order.
- * @param names as the files are called
- * @returns whether all of them were there
- */
-export async function attachOwnFiles(
-  { sequelize }: Database,
-  { business_id, id }: OfLetter,
-  names: readonly string[],
-): Promise<boolean> {
-  if (names.length === 0) return true;
-  const attached = await sequelize.query(
-    `insert into attachment (business_id, message_id, position, name, sha256)
-     select business_id, $id, wanted.place, own_file.name, sha256
-     from unnest($names::text[]) with ordinality as wanted (name, place)
-     join own_file on business_id = $business_id and lower(own_file.name) = lower(wanted.name)
-       and own_file.removed_at is null
-     returning position`,
-    { bind: { business_id, id, names }, type: QueryTypes.SELECT },
+/** A file that goes along with a letter: its content is kept by its SHA-256. */
+export interface Attached {
+  name: string;
+  sha256: string;
+}
+
+/** Has files go along with a letter, in their order. */
+export async function attach(
+  { models }: Database,
+  { business_id, id: message_id }: OfLetter,
+  files: readonly Attached[],
+): Promise<void> {
+  await models.attachment.bulkCreate(
+    files.map((file, at) => ({ business_id, message_id, position: at + 1, ...file })),
   );
-  return attached.length === names.length;
+}
+
+/** What is asked for to go along with a letter. */
+export interface Wanted {
+  /** names of the business's own, as they are called now */
+  named: readonly string[];
+  /** ids of what was added, by where it comes from; a record's file is of the letter's client */
+  own: readonly string[];
+  record: readonly string[];
+  letter: readonly string[];
+  client_id: string | null;
+}
+
+/** The files that are asked for, as they are now, by their name in lower case or their id; those that are not there are left out. */
+export async function filesWanted(
+  { sequelize }: Database,
+  business_id: string,
+  { named, own, record, letter, client_id }: Wanted,
+): Promise<Map<string, Attached & { size: number }>> {
+  if (named.length + own.length + record.length + letter.length === 0) return new Map();
+  const found = await sequelize.query<Attached & { wanted: string; size: number }>(
+    `select lower(name) as wanted, name, sha256, size from own_file
+       where business_id = $business_id and removed_at is null and lower(name) = any ($named::text[])
+     union all select id::text, name, sha256, size from own_file
+       where business_id = $business_id and removed_at is null and id = any ($own::uuid[])
+     union all select id::text, name, sha256, size from record_file
+       where business_id = $business_id and removed_at is null and id = any ($record::uuid[]) and client_id = $client_id
+     union all select id::text, name, sha256, size from letter_file
+       where business_id = $business_id and id = any ($letter::uuid[])`,
+    {
+      bind: { business_id, named: named.map((one) => one.toLowerCase()), own, record, letter, client_id },
+      type: QueryTypes.SELECT,
+    },
+  );
+  return new Map(found.map(({ wanted, ...file }) => [wanted, file]));
 }
 
 /** What goes along with a letter. @param position one of them alone */

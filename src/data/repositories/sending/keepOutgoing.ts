@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import type { RowOf } from '../../column';
 import type { Database } from '../../database';
 import type { MESSAGE } from '../../models/message';
-import { attachOwnFiles } from './attachments';
+import { attach, type Attached } from './attachments';
 import { momentIn } from './outgoing';
 
 type Message = RowOf<typeof MESSAGE>;
@@ -13,8 +13,7 @@ export interface Outgoing {
     Partial<Message>;
   from: { name: string; email: string };
   recipients: readonly { role: 'to' | 'copy' | 'blind copy'; name: string; address: string }[];
-  /** files of the business's own, by their names */
-  files: readonly string[];
+  files: readonly Attached[];
 }
 
 /**
@@ -47,8 +46,7 @@ export async function keepOutgoing(
     await models.message_recipient.bulkCreate(
       recipients.map((one, position) => ({ ...one, business_id, message_id: id, position })),
     );
-    if (!(await attachOwnFiles(database, { business_id, id }, files)))
-      throw new Error('A file that goes along is no longer there.');
+    await attach(database, { business_id, id }, files);
     await models.delivery_event.create({ business_id, message_id: id, position: 0, kind: 'going', at });
   });
 }

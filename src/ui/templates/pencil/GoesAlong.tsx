@@ -6,9 +6,9 @@ import Form from 'react-bootstrap/Form';
 import { MOST_ATTACHED, tooLargeFile, type OwnFile } from '../../../core/contract/files';
 import { sizeInWords } from '../../../core/describe/sizeInWords';
 import { LEADS_TO } from '../../../core/records/which/situation';
-import { isPaper, PAPERS, type Paper } from '../../../core/template/papers';
+import { PAPERS, type Paper } from '../../../core/template/papers';
 import type { TemplateHead } from '../../../core/template/template';
-import { goesAlong, isSameName, sizeTogether } from '../../../core/writing/goesAlong';
+import { filesAlong, isSameName, sizeTogether } from '../../../core/writing/goesAlong';
 import { ownFileAddress } from '../../document/ownFileAddress';
 import { BringingList } from '../../files/BringingList';
 import { bringOwnFile } from '../../files/bringOwnFile';
@@ -62,7 +62,7 @@ export function GoesAlong({ head, files, booking, onChange }: Props) {
       file,
       bringOwnFile(file, (one) => latest.current(one)),
     );
-  const along = goesAlong(head, known).filter(({ name }) => !papers.some(([paper]) => paper === name));
+  const along = filesAlong(head, known);
   const others = known.filter(({ name }) => !along.some((one) => isSameName(one.name, name)));
   const together = sizeTogether(along);
   return (
@@ -94,7 +94,7 @@ export function GoesAlong({ head, files, booking, onChange }: Props) {
               >
                 leave out
               </button>
-              {size === undefined && !isPaper(name) && (
+              {size === undefined && (
                 <span className="problem">
                   It is not among the business’s files: each letter stops there until it is.
                 </span>
@@ -102,12 +102,6 @@ export function GoesAlong({ head, files, booking, onChange }: Props) {
             </li>
           ))}
         </ul>
-        {attach.some(isPaper) && (
-          <p className="note-reason">
-            What is ticked cannot be attached yet: each letter stops there, and its writer leaves it out or
-            waits.
-          </p>
-        )}
         {together > MOST_ATTACHED && (
           <p className="problem" role="alert">
             {tooLargeFile(together)}
