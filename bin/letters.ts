@@ -7,10 +7,22 @@ import { stumblesOf } from './letters/rulesOfEnglish';
 process.stdout.on('error', (error: NodeJS.ErrnoException) => process.exit(error.code === 'EPIPE' ? 0 : 1));
 
 // npm run letters -- ["Name of a template" [record:KEY]]: the demonstration's letters. Without a name all of them are
-// read, and what a rule finds is listed; the exit code tells whether there was anything.
+// read, and what a rule finds is listed; the exit code tells whether there was anything. With --proof: what the proof says of
+// each letter that fits, to be read by eye.
 const [name, record] = process.argv.slice(2);
 const desk = await demonstrationDesk(path.resolve('src/data/demonstration'), Date.now());
-if (name) {
+if (name === '--proof') {
+  const counts = { letters: 0, stops: 0, queries: 0 };
+  for (const letter of everyLetter(desk)) {
+    if (!letter.fitting) continue;
+    counts.letters++;
+    for (const { kind, message } of letter.marks) {
+      counts[kind === 'stop' ? 'stops' : 'queries']++;
+      console.log(`${heading(letter)}: ${kind}: ${message}`);
+    }
+  }
+  console.log(`${counts.letters} fitting letters: ${counts.stops} stops, ${counts.queries} queries.`);
+} else if (name) {
   for (const letter of everyLetter(desk)) {
     const from = `${letter.start.kind}:${letter.start.key}`;
     if (letter.template !== name || (record !== undefined && record !== from)) continue;

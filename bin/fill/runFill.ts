@@ -1,5 +1,10 @@
 import path from 'node:path';
 import { readAnswer } from '../../src/core/fill/blanks';
+import { fairCopyOf } from '../../src/core/fairCopy/fairCopy';
+import { linesOf } from '../../src/core/proof/reading/lines';
+import { isPaper } from '../../src/core/template/papers';
+import { papersAlong } from '../../src/core/writing/goesAlong';
+import type { Answers } from '../../src/core/fill/fillInto';
 import { compileTemplate, type CompiledTemplate } from '../../src/core/fill/compileTemplate';
 import { languageOf } from '../../src/core/fill/fillInto';
 import { fillTemplate } from '../../src/core/fill/fillTemplate';
@@ -45,12 +50,13 @@ export async function runFill(argv: string[], { out, err }: Streams): Promise<nu
     if (Array.isArray(given)) throw new Unusable([...given.map((line) => `fill: ${line}`), USAGE]);
     const { compiled, records } = await readEverything(given);
     const situation = situate(given, compiled, records);
+    const answers = answersOf(given, compiled, records);
     const filled = {
-      ...fillTemplate(compiled, situation, answersOf(given, compiled, records)),
+      ...fillTemplate(compiled, situation, answers),
       ...addresseesOf(compiled, situation),
     };
     const attached = given.as === 'eml' ? await attachmentsOf(filled, situation, compiled, given) : [];
-    out(await written(filled, situation, compiled, given, attached));
+    out(await written(filled, situation, compiled, answers, given, attached));
     for (const { file, line, column, reason } of filled.holes) err(`${file}:${line}:${column}: ${reason}\n`);
     return filled.holes.length ? 3 : 0;
   } catch (error) {
@@ -192,6 +198,7 @@ async function written(
   filled: AddressedLetter,
   situation: Situation,
   compiled: CompiledTemplate,
+  answers: Answers,
   { as, now, records }: FillArguments,
   attachments: readonly Attachment[],
 ): Promise<string> {
@@ -218,20 +225,33 @@ async function written(
         steps.length ? { ...note, steps } : note,
       );
       const holes = filled.holes.map(({ id: _, kind: _kind, ...hole }) => hole);
-      return `${JSON.stringify({ subject, to, text, html, notes, holes, proof: proofOf(filled, compiled, situation) }, null, 2)}\n`;
+      return `${JSON.stringify({ subject, to, text, html, notes, holes, proof: proofOf(filled, compiled, situation, answers) }, null, 2)}\n`;
     }
   }
 }
 
-/** The checks, as far as a filled template without a page can be checked; what can go along is told by the eml. */
-function proofOf(filled: AddressedLetter, compiled: CompiledTemplate, situation: Situation) {
+/** The checks, as far as a filled template without a page can be checked. */
+function proofOf(
+  filled: AddressedLetter,
+  compiled: CompiledTemplate,
+  situation: Situation,
+  answers: Answers,
+) {
   const { head } = compiled;
   const fits = isMeantFor(compiled, situation);
   const signatures = filled.notes.flatMap(({ path }) =>
     path === 'signature' ? [{ whose: situation.sender }] : [],
   );
   const addressing = addressingOf(filled);
-  const letter = { ...filled, head, fits, addressing, signatures, along: [], leftOut: [] };
+  // Whether a file is there is told by the eml.
+  const files = (head.attach ?? []).filter((name) => !isPaper(name)).map((name) => ({ id: name, name }));
+  const lines = linesOf(fairCopyOf(compiled, situation, answers).document);
+  const language = languageOf(compiled, situation.book);
+  const letter = {
+    ...filled,
+    ...{ head, language, fits, lines, asFilled: lines, addressing, signatures, allNotes: filled.notes },
+    ...{ along: [...papersAlong(head, situation), ...files], leftOut: [], letters: [], others: [] },
+  };
   return proof(letter, situation).map(({ kind, message }) => ({ kind, message }));
 }
 

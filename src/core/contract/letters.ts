@@ -1,6 +1,7 @@
 import { array, object, string, type InferType } from 'yup';
 import type { ChangedFact } from '../writing/factsOf';
 import { ADDED_FILE, MOST_ADDED } from './along';
+import { PAPER_NAMES } from '../template/papers';
 import { VERSION } from './numbers';
 import type { Refusal } from './refusal';
 
@@ -21,6 +22,7 @@ export const LETTER_TO_SEND = object({
     stets: array(string().required().max(600)).max(100),
     leftOut: array(string().required().max(200)).max(50),
     added: array(ADDED_FILE).max(MOST_ADDED),
+    papers: array(string().required().oneOf(PAPER_NAMES)).max(PAPER_NAMES.length),
   }).required(),
   /** what its writer saw */
   facts: object({

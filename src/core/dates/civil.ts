@@ -93,7 +93,7 @@ export function weekdayOf(day: Day): number {
   return ((((day + 3) % 7) + 7) % 7) + 1;
 }
 
-function daysInMonth(year: number, month: number): number {
+export function daysInMonth(year: number, month: number): number {
   if (month === 2) return (year % 4 === 0 && year % 100 !== 0) || year % 400 === 0 ? 29 : 28;
   return month === 4 || month === 6 || month === 9 || month === 11 ? 30 : 31;
 }

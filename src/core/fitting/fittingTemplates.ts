@@ -2,10 +2,10 @@ import { capital } from '../describe/capital';
 import { dayAt, readMoment } from '../dates/zone';
 import type { Formats } from '../fill/formats/formats';
 import { formatsOf } from '../fill/formats/formatsOf';
-import { SCHEMA_DEFAULTS } from '../records/defaults';
 import type { Schema } from '../records/schema';
 import type { Situation, StartingPoint } from '../records/which/situation';
 import { fitsWhen } from './fitsWhen';
+import { foreignLanguage } from './foreignLanguage';
 import { topicsOf, type AnyTemplate } from './listedTemplate';
 import { momentOf, type Aptness } from './momentOf';
 import { notOffered } from './notOffered';
@@ -20,6 +20,10 @@ export interface PastLetter {
   at: string;
   /** the key of the member who wrote it */
   member?: string;
+  /** the addresses that it went to; absent: they are not known here */
+  to?: string[];
+  /** it came back */
+  bounced?: true;
 }
 
 /** A template that can be chosen, and why it stands where it stands. */
@@ -134,23 +138,6 @@ function aptnessOf(template: AnyTemplate, schema: Schema, situation: Situation, 
   if (holds === undefined) return moment;
   if (holds) return { ...(moment.reason && moment.apt >= 0 ? { reason: moment.reason } : {}), apt: 1 };
   return { apt: -1, reason: moment.reason && moment.apt < 0 ? moment.reason : 'Not the moment for it' };
-}
-
-/** What a template is written in, where the client does not read that: "In German". */
-export function foreignLanguage(
-  language: string | undefined,
-  { client, book }: Situation,
-): string | undefined {
-  const own = languageOf(book.business.locale ?? SCHEMA_DEFAULTS.locale);
-  const written = language ? languageOf(language) : own;
-  const reads = client?.record.language ? languageOf(client.record.language) : own;
-  if (written === reads) return undefined;
-  return `In ${new Intl.DisplayNames('en', { type: 'language' }).of(written) ?? written}`;
-}
-
-function languageOf(locale: string): string {
-  const end = locale.indexOf('-');
-  return (end < 0 ? locale : locale.slice(0, end)).toLowerCase();
 }
 
 function times(count: number): string {

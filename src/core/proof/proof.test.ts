@@ -1,45 +1,13 @@
 import { describe, expect, it } from 'vitest';
-import type { OwnFile } from '../contract/files';
 import type { RecordsFile } from '../records/recordsFile';
 import { SAMPLE } from '../fill/test/fillSample';
 import type { TemplateDocument } from '../document/templateDocument';
 import type { Signature } from '../template/template';
-import { readTemplate } from '../template/text/readTemplate';
-import { proofLetter } from '../writing/proofLetter';
-import { WritingDesk } from '../writing/writingDesk';
-import type { Choices } from '../writing/letter';
+import { proofOf, type Given } from './test/proofOf';
 
-interface Given {
-  from?: 'invoice:K-101' | 'booking:b1' | 'project:p1';
-  head?: string;
-  records?: Partial<RecordsFile>;
-  choices?: Partial<Choices>;
-  signatures?: Signature[];
-  files?: OwnFile[];
-}
-
-/** What the proof says of a letter from the sample's records. */
-function marksOf(
-  body: string,
-  { from = 'invoice:K-101', head = '', records, choices, signatures, files = [] }: Given = {},
-): string[] {
-  const [kind, key] = from.split(':') as ['invoice', string];
-  const source = `---\nname: T\ngroup: G\nstarts from: ${kind}\nsubject: S\n${signatures ? '' : 'signature: none\n'}${head}---\n${body}`;
-  const { value, problems } = readTemplate(source, 't.md');
-  if (!value) throw new Error(JSON.stringify(problems));
-  const desk = new WritingDesk({
-    records: { ...SAMPLE, ...records },
-    now: Date.parse('2026-03-02T09:00:00Z'),
-    templates: [{ ...value, key: 't', version: 1 }],
-    passages: [],
-    signatures: signatures ?? [],
-    files,
-    member: 'imke',
-  });
-  const filled = desk.fill({ kind, key }, { template: 't', answers: {}, ...choices });
-  if (!filled) throw new Error(JSON.stringify(desk.compile('t')));
-  return proofLetter(filled.document, filled).marks.map((mark) => `${mark.kind}: ${mark.message}`);
-}
+/** What the proof says of a letter from the sample's records, in words. */
+const marksOf = (body: string, given: Given = {}): string[] =>
+  proofOf(body, given).map((mark) => `${mark.kind}: ${mark.message}`);
 
 const invoice = (more: object) => ({ invoices: [{ ...SAMPLE.invoices![0]!, ...more }] });
 const booking = (more: object) => ({ bookings: [{ ...SAMPLE.bookings![0]!, ...more }] });
@@ -134,7 +102,7 @@ describe('what a template attaches', () => {
   it('is a query when many mail servers would not take it', () => {
     const id = '00000000-0000-4000-8000-000000000001';
     const added = [{ from: 'letter' as const, id, name: 'Film.mp4', size: 12_000_000 }];
-    expect(marksOf('x', { choices: { added } })).toEqual([
+    expect(marksOf('the film is attached', { choices: { added } })).toEqual([
       'query: What goes along has 12 MB together. Some mail servers take no more than 10 MB.',
     ]);
   });

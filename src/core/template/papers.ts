@@ -6,6 +6,8 @@ export const PAPERS = {
 
 export type Paper = keyof typeof PAPERS;
 
+export const PAPER_NAMES = Object.keys(PAPERS) as Paper[];
+
 export function isPaper(name: string): name is Paper {
   return Object.hasOwn(PAPERS, name);
 }

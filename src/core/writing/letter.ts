@@ -1,5 +1,6 @@
 import type { AddedFile } from '../contract/along';
 import type { CopyDocument } from '../document/copyDocument';
+import type { Paper } from '../template/papers';
 
 /** What its writer decided for a letter; everything left out follows by rule. All of it is data, nothing is a record. */
 export interface Choices {
@@ -17,8 +18,9 @@ export interface Choices {
   stets?: string[];
   /** what the template attaches and this letter does not */
   leftOut?: string[];
-  /** what goes along besides */
+  /** what goes along besides: files, and what is made of the records */
   added?: AddedFile[];
+  papers?: Paper[];
 }
 
 /** A letter being written: what was decided, and the page with whatever was changed by hand. */

@@ -9,7 +9,8 @@ import type { Situation } from '../records/which/situation';
 import { languageOf } from '../fill/fillInto';
 import { directed } from '../fill/write/directed';
 import { proof } from '../proof/proof';
-import type { ProofMark } from '../proof/proofMark';
+import type { OfAnother, ProofMark } from '../proof/proofMark';
+import { linesOf } from '../proof/reading/lines';
 import type { FilledLetter } from './writingDesk';
 
 /** A letter as it would go, with what the proof says of it. */
@@ -23,8 +24,15 @@ export function isMeantFor({ fits, head, slots }: CompiledTemplate, situation: S
   return fits === undefined || fits(askingRun(situation, head.language, slots));
 }
 
-/** Writes out the page as it stands and checks it. Queries that its writer let stand are not said again. */
-export function proofLetter(document: CopyDocument, filled: FilledLetter): ProofedLetter {
+/**
+ * Writes out the page as it stands and checks it. Queries that its writer let stand are not said again.
+ * @param others what in its words is another client's, as far as that was looked up
+ */
+export function proofLetter(
+  document: CopyDocument,
+  filled: FilledLetter,
+  others: readonly OfAnother[] = [],
+): ProofedLetter {
   const { template, situation, choices } = filled;
   const copy = writeCopy(document, filled.around);
   const reasons = new Map(filled.holes.map(({ id, reason }) => [id, reason]));
@@ -41,6 +49,13 @@ export function proofLetter(document: CopyDocument, filled: FilledLetter): Proof
   const marks = proof(
     {
       head: template.head,
+      template: choices.template,
+      language: languageOf(template, situation.book),
+      lines: linesOf(document),
+      asFilled: linesOf(filled.document),
+      letters: filled.letters,
+      others,
+      allNotes: filled.notes,
       fits: isMeantFor(template, situation),
       subject: copy.subject,
       addressing,

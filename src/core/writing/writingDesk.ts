@@ -12,13 +12,9 @@ import type { RecordsFile } from '../records/recordsFile';
 import { schemaOf, type Schema } from '../records/schema';
 import { recipientOf } from '../records/which/recipientOf';
 import { situationFrom, type Situation, type StartingPoint } from '../records/which/situation';
+import { foreignLanguage } from '../fitting/foreignLanguage';
 import { hasWords, type AnyTemplate } from '../fitting/listedTemplate';
-import {
-  fittingTemplates,
-  foreignLanguage,
-  type FittingTemplates,
-  type PastLetter,
-} from '../fitting/fittingTemplates';
+import { fittingTemplates, type FittingTemplates, type PastLetter } from '../fitting/fittingTemplates';
 import type {
   KeptTemplate,
   Letterhead,
@@ -49,6 +45,8 @@ export interface WritingFacts {
   files?: readonly OwnFile[];
   /** the key of the member who writes */
   member: string;
+  /** what was written before to the clients at hand; absent: nothing is known of it */
+  letters?: readonly PastLetter[];
 }
 
 /** A letter as it is filled by rule and choice, before any word is changed by hand. */
@@ -60,6 +58,8 @@ export interface FilledLetter extends FairCopy, Addressees {
   around?: Around;
   /** what its template has go along, whether its writer has left it out or not, and what its writer has added */
   along: readonly Along[];
+  /** what was written before */
+  letters: readonly PastLetter[];
 }
 
 /**
@@ -180,10 +180,11 @@ export class WritingDesk {
       ...fairCopyOf(template, situation, this.answers(template, choices)),
       ...(around ? { around } : {}),
       along: [
-        ...papersAlong(template.head, situation),
+        ...papersAlong({ attach: [...(template.head.attach ?? []), ...(choices.papers ?? [])] }, situation),
         ...filesAlong(template.head, this.facts.files ?? []),
         ...addedAlong(choices.added ?? []),
       ],
+      letters: this.facts.letters ?? [],
     };
   }
 

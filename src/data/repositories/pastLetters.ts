@@ -27,6 +27,8 @@ export async function pastLetters(
     key: string | null;
     at: Date;
     member: string | null;
+    recipients: string[] | null;
+    bounced: boolean;
   }>(
     // Each way to a letter by its own index; together they would have none.
     `with these as (
@@ -45,7 +47,11 @@ export async function pastLetters(
          (select key from booking where business_id = $business_id and id = booking_id),
          (select key from enquiry where business_id = $business_id and id = enquiry_id),
          (select key from project where business_id = $business_id and id = project_id),
-         (select key from client where business_id = $business_id and id = client_id)) end as key
+         (select key from client where business_id = $business_id and id = client_id)) end as key,
+       case when client_id = any($clients::uuid[]) or enquiry_id = any($enquiries::uuid[]) then (
+         select array_agg(address::text) from message_recipient to_whom
+         where to_whom.business_id = $business_id and to_whom.message_id = message.id and role = 'to') end as recipients,
+       message.status = 'bounced' as bounced
      from these join message using (id)
      join template on template.business_id = message.business_id and template.id = message.template_id
      left join member on member.business_id = message.business_id and member.id = message.member_id
@@ -53,10 +59,12 @@ export async function pastLetters(
      order by message.at, message.sequence`,
     { bind: { business_id, member_id, clients, enquiries }, type: QueryTypes.SELECT },
   );
-  return rows.map(({ template, kind, key, at, member }) => ({
+  return rows.map(({ template, kind, key, at, member, recipients, bounced }) => ({
     template,
     about: { kind: kind as 'client', key: key ?? '' },
     at: at.toISOString(),
     ...(member ? { member } : {}),
+    ...(recipients ? { to: recipients } : {}),
+    ...(bounced ? { bounced } : {}),
   }));
 }

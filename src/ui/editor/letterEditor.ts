@@ -1,7 +1,8 @@
 import { Editor, Extension } from '@tiptap/core';
 import { closeHistory } from '@tiptap/pm/history';
-import { NodeSelection } from '@tiptap/pm/state';
+import { NodeSelection, TextSelection } from '@tiptap/pm/state';
 import { readCopy } from '../../core/document/readDocument';
+import type { Place } from '../../core/proof/proofMark';
 import type { Letter } from '../../core/writing/letter';
 import { Hole } from './hole';
 import type { HoleOptions } from './holeElement';
@@ -96,6 +97,22 @@ export class LetterEditor {
   choose(ids: ReadonlySet<string>): void {
     const { state, view } = this.editor;
     view.dispatch(state.tr.setMeta(chosenValues, ids).setMeta('addToHistory', false));
+  }
+
+  /** Selects words by their line and their place in it, and brings them into view. */
+  goTo({ line, from, to }: Place): void {
+    const { state, view } = this.editor;
+    let index = -1;
+    let start: number | undefined;
+    state.doc.descendants((node, position) => {
+      if (node.isTextblock && ++index === line) start = position + 1;
+      return start === undefined;
+    });
+    if (start === undefined) return;
+    const end = state.doc.content.size;
+    const selection = TextSelection.create(state.doc, Math.min(start + from, end), Math.min(start + to, end));
+    view.dispatch(state.tr.setSelection(selection).scrollIntoView());
+    view.focus();
   }
 
   focus(): void {

@@ -67,7 +67,11 @@ export function LetterPage({ store, view, chosen, onChoose, onSend, page, closed
         selected: setHasWords,
         leftOut: setLeftOut,
       });
-      detach = store.attach({ read: () => made!.read(), show: (letter) => made!.show(letter) });
+      detach = store.attach({
+        read: () => made!.read(),
+        show: (letter) => made!.show(letter),
+        goTo: (place) => made!.goTo(place),
+      });
       setEditor(made);
     });
     return () => {

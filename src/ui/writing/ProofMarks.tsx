@@ -28,28 +28,34 @@ export function ProofMarks({ marks, store, onGo }: Props) {
   );
 }
 
-function Cure({
-  mark: { kind, id, hole, attachment },
-  store,
-  onGo,
-}: { mark: ProofMark } & Omit<Props, 'marks'>) {
-  if (hole !== undefined)
-    return (
-      <button type="button" className="btn btn-link" onClick={() => onGo(hole)}>
-        Go there
-      </button>
-    );
-  if (attachment !== undefined)
-    return (
-      <button type="button" className="btn btn-link" onClick={() => store.leaveOutAlong(attachment)}>
-        Leave it out
-      </button>
-    );
-  if (kind === 'query')
-    return (
-      <button type="button" className="btn btn-link" title="Leave it as it is" onClick={() => store.stet(id)}>
-        Stet
-      </button>
-    );
-  return null;
+function Cure({ mark, store, onGo }: { mark: ProofMark } & Omit<Props, 'marks'>) {
+  const { kind, id, hole, at, cure } = mark;
+  return (
+    <>
+      {cure && (
+        <button type="button" className="btn btn-link" onClick={() => store.cure(mark)}>
+          {cure.words}
+        </button>
+      )}
+      {(hole !== undefined || at) && (
+        <button
+          type="button"
+          className="btn btn-link"
+          onClick={() => (hole === undefined ? store.goTo(at!) : onGo(hole))}
+        >
+          Go there
+        </button>
+      )}
+      {kind === 'query' && (
+        <button
+          type="button"
+          className="btn btn-link"
+          title="Leave it as it is"
+          onClick={() => store.stet(id)}
+        >
+          Stet
+        </button>
+      )}
+    </>
+  );
 }

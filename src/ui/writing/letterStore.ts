@@ -1,5 +1,6 @@
 import { fillIn } from '../../core/fairCopy/change/fillIn';
 import { leaveOut } from '../../core/fairCopy/change/leaveOut';
+import { putWords } from '../../core/fairCopy/change/putWords';
 import { putBack } from '../../core/fairCopy/change/putBack';
 import type { AddedFile } from '../../core/contract/along';
 import { idOfAdded, type Along } from '../../core/writing/goesAlong';
@@ -7,7 +8,7 @@ import type { Addressing } from '../../core/addressing/addressingOf';
 import { mergeCopies } from '../../core/fairCopy/mergeCopies';
 import type { CopyDocument } from '../../core/document/copyDocument';
 import { readAnswer } from '../../core/fill/blanks';
-import type { ProofMark } from '../../core/proof/proofMark';
+import type { Place, ProofMark } from '../../core/proof/proofMark';
 import { SCHEMA_DEFAULTS } from '../../core/records/defaults';
 import type { StartingPoint } from '../../core/records/which/situation';
 import type { BlankType } from '../../core/document/templateDocument';
@@ -36,6 +37,8 @@ export interface LetterNow extends Letter {
 export interface Page {
   read: () => Letter;
   show: (letter: Letter) => void;
+  /** selects words */
+  goTo: (place: Place) => void;
 }
 
 /** What hangs on the words is worked out after a pause of so many milliseconds, and no later than so many. */
@@ -123,10 +126,26 @@ export class LetterStore {
     this.choose({ stets: [...(this.current()?.choices.stets ?? []), id] });
   }
 
+  /** Puts right what a mark of the proof is about, as its cure says. */
+  cure({ cure, at }: ProofMark): void {
+    if (!cure) return;
+    if ('leaveOut' in cure) this.leaveOutAlong(cure.leaveOut);
+    else if ('attach' in cure)
+      this.choose({ papers: [...(this.current()?.choices.papers ?? []), cure.attach] });
+    else if (at) this.changeDocument((document) => putWords(document, at, cure.put));
+  }
+
+  /** Goes to words of the letter, and selects them. */
+  goTo(place: Place): void {
+    this.page?.goTo(place);
+  }
+
   /** Says of something that goes along whether it goes with this letter; what was added is there no more. */
   letGoAlong({ id, added }: Pick<Along, 'id' | 'added'>, goes: boolean): void {
-    const { leftOut = [], added: all = [] } = this.current()?.choices ?? {};
+    const { leftOut = [], added: all = [], papers = [] } = this.current()?.choices ?? {};
     if (added) return this.choose({ added: all.filter((one) => idOfAdded(one) !== id) });
+    if (papers.some((paper) => paper === id))
+      return this.choose({ papers: papers.filter((paper) => paper !== id) });
     const others = leftOut.filter((one) => one !== id);
     this.choose({ leftOut: goes ? others : [...others, id] });
   }

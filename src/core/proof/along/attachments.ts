@@ -1,7 +1,7 @@
-import { MOST_ATTACHED } from '../contract/files';
-import { sizeInWords } from '../describe/sizeInWords';
-import { sizeTogether } from '../writing/goesAlong';
-import type { Check } from './proofMark';
+import { MOST_ATTACHED } from '../../contract/files';
+import { sizeInWords } from '../../describe/sizeInWords';
+import { sizeTogether } from '../../writing/goesAlong';
+import type { Check } from '../proofMark';
 
 /** More than many mail servers take is said before the letter comes back, in bytes. */
 const MANY_REFUSE = 10_000_000;
@@ -28,5 +28,6 @@ export const checkAttachments: Check = ({ along, leftOut }) => {
 };
 
 function stop(attachment: string, message: string): ReturnType<Check> {
-  return [{ kind: 'stop', id: `attachment ${attachment}`, message, attachment }];
+  const cure = { words: 'Leave it out', leaveOut: attachment };
+  return [{ kind: 'stop', id: `attachment ${attachment}`, message, cure }];
 }

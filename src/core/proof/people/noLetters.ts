@@ -1,6 +1,6 @@
-import { readDay } from '../dates/civil';
-import { formatsOf } from '../fill/formats/formatsOf';
-import type { Check } from './proofMark';
+import { readDay } from '../../dates/civil';
+import { formatsOf } from '../../fill/formats/formatsOf';
+import type { Check } from '../proofMark';
 
 /** Whoever asked for no letters gets none; a letter to a partner or a colleague about them is none to them. */
 export const checkNoLetters: Check = ({ head }, { client, book }) => {

@@ -1,5 +1,5 @@
-import { fullName } from '../people/names';
-import type { Check } from './proofMark';
+import { fullName } from '../../people/names';
+import type { Check } from '../proofMark';
 
 /** A letter carries one signature, and that of whoever it comes from. */
 export const checkSigned: Check = ({ head, signatures }, { sender }) => {

@@ -1,6 +1,6 @@
-import { nameBooking } from '../describe/nameRecord';
-import type { Situation } from '../records/which/situation';
-import type { Check, ProofMark } from './proofMark';
+import { nameBooking } from '../../describe/nameRecord';
+import type { Situation } from '../../records/which/situation';
+import type { Check, ProofMark } from '../proofMark';
 
 /**
  * A letter about a record that is no longer meant, as if it were: the confirmation of a cancelled visit, a void or draft

@@ -1,4 +1,4 @@
-import type { Check } from './proofMark';
+import type { Check } from '../proofMark';
 
 /** Whoever gets the letter must be able to answer. */
 export const checkSender: Check = ({ addressing: { from } }) =>

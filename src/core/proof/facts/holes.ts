@@ -1,4 +1,4 @@
-import type { Check } from './proofMark';
+import type { Check } from '../proofMark';
 
 /** Every hole stops the letter, each once however often it occurs. */
 export const checkHoles: Check = ({ holes }) =>

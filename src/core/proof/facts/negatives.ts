@@ -1,4 +1,4 @@
-import type { Check } from './proofMark';
+import type { Check } from '../proofMark';
 
 /** An answer below nothing (−3 hours, −£5) is nearly always a slip. */
 export const checkNegatives: Check = ({ notes }) =>

@@ -1,4 +1,4 @@
-import type { Check } from './proofMark';
+import type { Check } from '../proofMark';
 
 /** A template that is meant for another moment would say something that is not so: a reminder of what is paid. */
 export const checkFit: Check = ({ head, fits }, { start, book }) =>

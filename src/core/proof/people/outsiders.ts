@@ -1,6 +1,6 @@
-import type { Addressee } from '../fill/filled';
-import type { RecordBook } from '../records/recordBook';
-import type { Check } from './proofMark';
+import type { Addressee } from '../../fill/filled';
+import type { RecordBook } from '../../records/recordBook';
+import type { Check } from '../proofMark';
 
 /** An address that the template names and no record knows: a shared template may have been given it by anybody. */
 export const checkOutsiders: Check = ({ addressing: { copies, blindCopies, replyTo } }, { book, client }) => {

@@ -1,4 +1,4 @@
-import type { Check } from './proofMark';
+import type { Check } from '../proofMark';
 
 /** A letter without a subject is not opened. */
 export const checkSubject: Check = ({ subject }) =>

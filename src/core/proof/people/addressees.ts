@@ -1,5 +1,5 @@
-import { fullName } from '../people/names';
-import type { Check } from './proofMark';
+import { fullName } from '../../people/names';
+import type { Check } from '../proofMark';
 
 /** Somebody has to get the letter, and each by an address that is one. */
 export const checkAddressees: Check = ({ head, addressing }, { recipients }) => {

@@ -1,4 +1,4 @@
-import type { Check } from './proofMark';
+import type { Check } from '../proofMark';
 
 /** What is still to pay, wherever it is asked for. */
 const OWED = /(?:^|\.)(?:balance|outstanding)$/;

@@ -1,0 +1,22 @@
+/** Words that a check which reads again and again would take minutes for; a member or whoever they copy from can write them. */
+export const SHAPES: Readonly<Record<string, string>> = {
+  spaces: ' ',
+  'one word': 'a',
+  'words that stand twice': 'to to ',
+  figures: '1',
+  'figures and points': '1.',
+  'open braces': '{ ',
+  'open brackets': '[a',
+  'percent signs': '%a ',
+  underscores: '_',
+  'open angle brackets': '<<a ',
+  dates: '3 March 3 ',
+  greetings: 'hello ',
+  sums: '£1,000',
+  commas: ' ,',
+  'question marks': '?',
+  'words before a prefix': 'füge ',
+  'full stops': '. ',
+  hosts: 'a.b',
+  'line ends': 'a\n',
+};

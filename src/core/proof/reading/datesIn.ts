@@ -1,0 +1,138 @@
+import { civilOf, dayOf, daysInMonth, type Day } from '../../dates/civil';
+
+/** A date as it is written in a text. */
+export interface WrittenDate {
+  from: number;
+  to: number;
+  day: Day;
+  /** the weekday that is written with it: 1 Monday to 7 Sunday, and where it stands */
+  weekday?: { number: number; from: number; to: number };
+}
+
+interface Words {
+  months: ReadonlyMap<string, number>;
+  weekdays: ReadonlyMap<string, number>;
+  monthFirst: boolean;
+  pattern: RegExp;
+}
+
+const known = new Map<string, Words>();
+
+/** Names of fewer letters are not taken for what they begin. */
+const SHORTEST = 3;
+
+/**
+ * The dates in a text, as people of a language write them: “Tuesday, 3 March 2026”, “3rd of March”, “March 3”, “3/3/2026”, “Dienstag,
+ * den 3. März”. Where no year is written it is the one that brings the day next to today.
+ * @param locale BCP 47: whose names of months and weekdays, and in which order figures stand
+ */
+export function datesIn(text: string, locale: string, today: Day): WrittenDate[] {
+  const words = wordsOf(locale);
+  const found: WrittenDate[] = [];
+  for (const match of text.matchAll(words.pattern)) {
+    const g = match.groups!;
+    const month = g.month ?? g.monthFirst;
+    const numbers: [string, string] = words.monthFirst ? [g.second!, g.first!] : [g.first!, g.second!];
+    const date = month
+      ? civil(g.day ?? g.dayAfter!, words.months.get(nameKey(month)), g.year ?? g.yearAfter, today)
+      : g.iso
+        ? civil(g.isoDay!, Number(g.isoMonth), g.iso, today)
+        : civil(numbers[0], Number(numbers[1]), g.figureYear, today);
+    if (date === undefined) continue;
+    const from = match.index;
+    const to = from + match[0].length;
+    const name = g.weekday ?? g.weekdayAfter;
+    const number = name && words.weekdays.get(nameKey(name));
+    const at = name ? (g.weekday ? text.indexOf(name, from) : text.lastIndexOf(name, to)) : 0;
+    found.push({
+      from,
+      to,
+      day: date,
+      ...(number && name ? { weekday: { number, from: at, to: at + name.length } } : {}),
+    });
+  }
+  return found;
+}
+
+/** A weekday as a language calls it, as long or short as it was written. */
+export function weekdayName(number: number, locale: string, like: string): string {
+  const form = (weekday: 'long' | 'short') =>
+    new Intl.DateTimeFormat(locale, { weekday, timeZone: 'UTC' }).format((number + 3) * 86_400_000);
+  return like.replace('.', '').length <= 4 ? form('short') : form('long');
+}
+
+function civil(
+  day: string,
+  month: number | undefined,
+  year: string | undefined,
+  today: Day,
+): Day | undefined {
+  if (!month || month > 12) return undefined;
+  const number = Number(day);
+  const on = (y: number) =>
+    number >= 1 && number <= daysInMonth(y, month) ? dayOf({ year: y, month, day: number }) : undefined;
+  if (year) return on(year.length === 2 ? 2000 + Number(year) : Number(year));
+  const now = civilOf(today).year;
+  const near = [now - 1, now, now + 1].flatMap((y) => on(y) ?? []);
+  return near.sort((a, b) => Math.abs(a - today) - Math.abs(b - today))[0];
+}
+
+function wordsOf(locale: string): Words {
+  let words = known.get(locale);
+  if (!words) known.set(locale, (words = readWords(locale)));
+  return words;
+}
+
+function readWords(locale: string): Words {
+  const months = new Map<string, number>();
+  const weekdays = new Map<string, number>();
+  for (const language of new Set([locale, 'en'])) {
+    for (const length of ['long', 'short'] as const) {
+      const month = new Intl.DateTimeFormat(language, { month: length, day: 'numeric', timeZone: 'UTC' });
+      const weekday = new Intl.DateTimeFormat(language, { weekday: length, timeZone: 'UTC' });
+      for (let i = 1; i <= 12; i++) {
+        const name = month
+          .formatToParts(Date.UTC(2026, i - 1, 15))
+          .find(({ type }) => type === 'month')!.value;
+        if (name.length >= SHORTEST && !months.has(nameKey(name))) months.set(nameKey(name), i);
+      }
+      // The first of January 1970 was a Thursday.
+      for (let i = 1; i <= 7; i++) {
+        const name = weekday.format((i + 3) * 86_400_000);
+        if (!weekdays.has(nameKey(name))) weekdays.set(nameKey(name), i);
+      }
+    }
+  }
+  const any = (names: ReadonlyMap<string, number>) =>
+    [...names.keys()]
+      .sort((a, b) => b.length - a.length)
+      .map((name) => name.replace(/[.*+?^${}()|[\]\\]/g, '\\$&'))
+      .join('|');
+  const weekday = `(?:(?:${any(weekdays)})(?!\\.)|(?:${any(shortOf(weekdays))})\\.)`;
+  // A full stop behind it may end the sentence.
+  const month = `(?:${any(months)})\\b(?:\\.(?=[,\\s]+\\d))?`;
+  const the = '(?:(?:the|den|dem|le)\\s)?';
+  const year = '(?:,?\\s(?<year>\\d{4})(?!\\d))?';
+  const day = '\\d{1,2}(?!\\d)';
+  const before = `(?<![\\p{L}\\d.,/-])(?:(?<weekday>${weekday}),?\\s${the})?`;
+  const after = `(?:,?\\s?\\((?<weekdayAfter>${weekday})\\))?`;
+  const named = `(?:(?<day>${day})(?:st|nd|rd|th|er|\\.)?\\s(?:of\\s)?(?<month>${month})${year}|(?<monthFirst>${month})\\s(?<dayAfter>${day})(?:st|nd|rd|th)?${year.replace('<year>', '<yearAfter>')})`;
+  const figures =
+    '(?:(?<iso>\\d{4})-(?<isoMonth>\\d{2})-(?<isoDay>\\d{2})|(?<first>\\d{1,2})(?<mark>[./])\\s?(?<second>\\d{1,2})\\k<mark>\\s?(?<figureYear>\\d{4}|\\d{2}))(?![\\d])';
+  const parts = new Intl.DateTimeFormat(locale).formatToParts(0).map(({ type }) => type);
+  return {
+    months,
+    weekdays,
+    monthFirst: parts.indexOf('month') < parts.indexOf('day'),
+    pattern: new RegExp(`${before}(?:${named}|${figures})${after}`, 'giu'),
+  };
+}
+
+/** Only what is cut short has a full stop behind it. */
+function shortOf(names: ReadonlyMap<string, number>): ReadonlyMap<string, number> {
+  return new Map([...names].filter(([name]) => name.length <= 4));
+}
+
+function nameKey(name: string): string {
+  return name.toLowerCase().replace(/\.$/, '');
+}

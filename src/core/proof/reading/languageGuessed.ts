@@ -1,0 +1,31 @@
+/** Small words that only one of the languages has. */
+const SMALL: Readonly<Record<string, ReadonlySet<string>>> = {
+  en: new Set(
+    'the and you your we our is are with for this that have has will of to it be at from by please'.split(
+      ' ',
+    ),
+  ),
+  de: new Set(
+    'und der die das sie ihr ihre ihnen wir uns ist sind mit für dass haben hat wird nicht ein eine bitte am im zu von'.split(
+      ' ',
+    ),
+  ),
+  fr: new Set(
+    'et le la les vous votre nous notre est sont avec pour que une un des du au ne pas sera merci dans sur'.split(
+      ' ',
+    ),
+  ),
+};
+
+/** Fewer small words than these tell no language. */
+const ENOUGH = 6;
+
+/** In which of English, German and French a text is written, by its small words; undefined where they do not tell. */
+export function languageGuessed(text: string): string | undefined {
+  const words = text.toLowerCase().match(/\p{L}+/gu) ?? [];
+  const counted = Object.entries(SMALL)
+    .map(([language, small]) => ({ language, count: words.filter((word) => small.has(word)).length }))
+    .sort((a, b) => b.count - a.count);
+  const [first, second] = counted;
+  return first!.count >= ENOUGH && first!.count > 2 * second!.count ? first!.language : undefined;
+}
