@@ -1,6 +1,8 @@
 import path from 'node:path';
 import { demonstrationDesk } from '../src/server/writing/demonstrationDesk';
 import { everyLetter, type WrittenLetter } from './letters/everyLetter';
+import { meanReciprocalRank, placed, rankedDemonstration } from './letters/ranking';
+import { SITUATIONS, SITUATIONS_AT } from './letters/situations';
 import { stumblesOf } from './letters/rulesOfEnglish';
 
 // Whoever reads may stop early, as “head” does.
@@ -8,7 +10,7 @@ process.stdout.on('error', (error: NodeJS.ErrnoException) => process.exit(error.
 
 // npm run letters -- ["Name of a template" [record:KEY]]: the demonstration's letters. Without a name all of them are
 // read, and what a rule finds is listed; the exit code tells whether there was anything. With --proof: what the proof says of
-// each letter that fits, to be read by eye.
+// each letter that fits, to be read by eye. With --ranking: where the right template stands in situations that were written down.
 const [name, record] = process.argv.slice(2);
 const desk = await demonstrationDesk(path.resolve('src/data/demonstration'), Date.now());
 if (name === '--proof') {
@@ -22,6 +24,19 @@ if (name === '--proof') {
     }
   }
   console.log(`${counts.letters} fitting letters: ${counts.stops} stops, ${counts.queries} queries.`);
+} else if (name === '--ranking') {
+  const { desk: ranked, letters } = await rankedDemonstration(SITUATIONS_AT);
+  const all = placed(ranked, letters, SITUATIONS);
+  for (const { from, right, place, offered } of all) {
+    const first = offered[0];
+    const reason = offered.find(({ name: one }) => one === right)?.reason;
+    console.log(
+      `${String(place ?? '–').padStart(2)}  ${from}: ${right}${reason ? ` (${reason})` : ''}${place === 1 ? '' : `; first is ${first?.name} (${first?.reason})`}`,
+    );
+  }
+  console.log(
+    `${all.length} situations, ${all.filter(({ place }) => place === 1).length} with the right template first; mean reciprocal rank ${meanReciprocalRank(all).toFixed(3)}.`,
+  );
 } else if (name) {
   for (const letter of everyLetter(desk)) {
     const from = `${letter.start.kind}:${letter.start.key}`;

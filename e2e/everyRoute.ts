@@ -264,6 +264,10 @@ export const BODIES: Readonly<Record<string, object>> = {
     text: '---\nname: First reminder\n---\n',
   },
   'POST /api/along': {},
+  'POST /api/letters/of-others': {
+    from: 'invoice:no-such-invoice',
+    ...{ names: ['Oda Hartigan'], emails: ['oda@hartigan.example'], phones: [], streets: [], invoices: [] },
+  },
   'POST /api/files': {},
   'POST /api/own-files/[id]': { name: 'Nothing.pdf' },
   'POST /api/record-files': {},

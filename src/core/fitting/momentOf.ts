@@ -10,6 +10,8 @@ export interface Aptness {
   /** 1: this is its moment; 0: it can be used; -1: it would say something that is not so */
   apt: 1 | 0 | -1;
   reason?: string;
+  /** its moment was some time ago */
+  late?: true;
 }
 
 /** An invoice by its state, a visit by the time until it; other starting points have no moment. */
@@ -39,6 +41,9 @@ function calledOff({ start, booking, invoice, project, book }: Situation): strin
   }
 }
 
+/** A payment that came longer ago is no news, in days. */
+const LATELY = 14;
+
 function ofInvoice(topics: Topics, { book, invoice }: Situation, formats: Formats): Aptness {
   const { state, daysOverdue, lastPayment } = book.sumsOf(invoice!.record);
   if (topics.overdue) {
@@ -49,7 +54,11 @@ function ofInvoice(topics: Topics, { book, invoice }: Situation, formats: Format
   if (topics.paid) {
     const day = readDay(lastPayment?.paid_on ?? '');
     if (day === undefined) return { apt: -1, reason: 'Nothing has been paid yet' };
-    return { apt: state === 'paid' ? 1 : 0, reason: `Paid on ${formats.date(day, 'day and month')}` };
+    return {
+      apt: state === 'paid' ? 1 : 0,
+      reason: `Paid on ${formats.date(day, 'day and month')}`,
+      ...(book.today - day > LATELY ? { late: true as const } : {}),
+    };
   }
   if (topics.encloses) {
     if (state === 'open') return { apt: 1, reason: 'It is not due yet' };

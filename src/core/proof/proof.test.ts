@@ -2,7 +2,6 @@ import { describe, expect, it } from 'vitest';
 import type { RecordsFile } from '../records/recordsFile';
 import { SAMPLE } from '../fill/test/fillSample';
 import type { TemplateDocument } from '../document/templateDocument';
-import type { Signature } from '../template/template';
 import { proofOf, type Given } from './test/proofOf';
 
 /** What the proof says of a letter from the sample's records, in words. */

@@ -13,12 +13,14 @@ const LATELY = 500;
 /**
  * The letters that were written before from templates, oldest first: all to the clients and enquiries of a scope, and
  * the member's own lately. One that is held or has failed counts as long as somebody has to see to it.
+ * @param except the id of a letter that does not count: the one that is being sent
  */
 export async function pastLetters(
   { sequelize }: Database,
   business_id: string,
   member_id: string,
   { clients, enquiries = [] }: RecordScope,
+  except: string | null = null,
 ): Promise<PastLetter[]> {
   const rows = await sequelize.query<{
     template: string;
@@ -56,8 +58,9 @@ export async function pastLetters(
      join template on template.business_id = message.business_id and template.id = message.template_id
      left join member on member.business_id = message.business_id and member.id = message.member_id
      where message.business_id = $business_id and ${WRITTEN_LETTER}
+       and message.id is distinct from $except::uuid
      order by message.at, message.sequence`,
-    { bind: { business_id, member_id, clients, enquiries }, type: QueryTypes.SELECT },
+    { bind: { business_id, member_id, clients, enquiries, except }, type: QueryTypes.SELECT },
   );
   return rows.map(({ template, kind, key, at, member, recipients, bounced }) => ({
     template,

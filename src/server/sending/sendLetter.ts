@@ -7,6 +7,8 @@ import { languageOf } from '../../core/fill/fillInto';
 import type { StartingPoint } from '../../core/records/which/situation';
 import { changedFacts, type LetterFacts } from '../../core/writing/factsOf';
 import type { Choices } from '../../core/writing/letter';
+import { linesOf } from '../../core/proof/reading/lines';
+import { namedIn } from '../../core/proof/reading/namedIn';
 import { proofLetter } from '../../core/writing/proofLetter';
 import { WritingDesk, type FilledLetter } from '../../core/writing/writingDesk';
 import { settleEarlier } from '../../data/repositories/sending/curedLetters';
@@ -19,7 +21,9 @@ import { sharedWords } from '../../data/repositories/templates/sharedWords';
 import { templateAtVersion } from '../../data/repositories/templates/templatesOfBusiness';
 import { now } from '../clock';
 import { connection } from '../connection';
+import { pastLetters } from '../../data/repositories/pastLetters';
 import { filesThatGo } from '../letters/filesThatGo';
+import { othersNamed } from '../letters/ofOthers';
 import type { CurrentMember } from '../signIn/currentMember';
 import { forMember } from '../forMember';
 
@@ -55,7 +59,9 @@ export const sendLetter = forMember(
     ]);
     if (!record) return { result: 'gone', what: 'record' };
     if (!template) return { result: 'gone', what: 'template' };
-    const records = (await recordsOfBusiness(database, business_id, scopeFrom(letter.start, record), own))!;
+    const scope = scopeFrom(letter.start, record);
+    const records = (await recordsOfBusiness(database, business_id, scope, own))!;
+    const letters = await pastLetters(database, business_id, member.id, scope, letter.id);
     const desk = new WritingDesk({
       records,
       now: now(),
@@ -64,13 +70,17 @@ export const sendLetter = forMember(
       signatures,
       letterhead,
       files,
+      letters,
       member: member.key,
     });
     const filled = desk.fill(letter.start, letter.choices);
     if (!filled) return { result: 'gone', what: 'template' };
     const changed = changedFacts(letter.facts, filled, letter.document);
     if (changed.length) return { result: 'changed', changed };
-    const { marks, addressing: _, signatureAt = null, ...words } = proofLetter(letter.document, filled);
+    const named = namedIn(linesOf(letter.document), filled.situation);
+    const others = await othersNamed(business_id, named, record.client_id);
+    const proofed = proofLetter(letter.document, filled, others);
+    const { marks, addressing: _, signatureAt = null, ...words } = proofed;
     const written = {
       ...words,
       signature_at: signatureAt,

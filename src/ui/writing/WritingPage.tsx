@@ -9,7 +9,6 @@ import type { Choices } from '../../core/writing/letter';
 import { afterPaint } from '../shell/afterPaint';
 import { renewDraft } from './drafts';
 import { OlderDrafts, Overtaken } from './OtherDrafts';
-import { proofLetter } from '../../core/writing/proofLetter';
 import { recordPath } from '../records/recordPath';
 import { LetterFoot } from './LetterFoot';
 import { LetterHead } from './LetterHead';
@@ -117,6 +116,7 @@ function Desk({ writing, start, template, onRefresh }: DeskProps) {
   const name = situation.client?.record.name ?? situation.client?.record.email ?? 'somebody';
 
   useEffect(() => makeReady(store.desk), [store]);
+  useEffect(() => () => store.leave(), [store]);
   const [choosing, choose] = useChoosing(store);
 
   useEffect(() => {
@@ -158,8 +158,7 @@ function Desk({ writing, start, template, onRefresh }: DeskProps) {
 
   /** Sends it, or goes to the first thing that it waits for. */
   const sendOrGo = () => {
-    const now = store.now();
-    const [first] = now ? proofLetter(now.document, now.filled).marks : [];
+    const [first] = store.marks();
     if (!first) return void send();
     if (first.hole !== undefined) return goTo(first.hole);
     document.querySelector<HTMLElement>('.proof-marks button, .proof-marks')?.focus();

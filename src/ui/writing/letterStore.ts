@@ -8,7 +8,9 @@ import type { Addressing } from '../../core/addressing/addressingOf';
 import { mergeCopies } from '../../core/fairCopy/mergeCopies';
 import type { CopyDocument } from '../../core/document/copyDocument';
 import { readAnswer } from '../../core/fill/blanks';
-import type { Place, ProofMark } from '../../core/proof/proofMark';
+import type { OfAnother, Place, ProofMark } from '../../core/proof/proofMark';
+import { linesOf } from '../../core/proof/reading/lines';
+import { namedIn } from '../../core/proof/reading/namedIn';
 import { SCHEMA_DEFAULTS } from '../../core/records/defaults';
 import type { StartingPoint } from '../../core/records/which/situation';
 import type { BlankType } from '../../core/document/templateDocument';
@@ -16,6 +18,8 @@ import type { Choices, Letter } from '../../core/writing/letter';
 import { marginOf, type MarginNote } from '../../core/writing/marginOf';
 import { proofLetter } from '../../core/writing/proofLetter';
 import type { FilledLetter, WritingDesk } from '../../core/writing/writingDesk';
+import type { Proofer } from './proofer';
+import { askWhose } from './askWhose';
 import { afterPaint } from '../shell/afterPaint';
 
 /** What everything around the page needs of a letter. Words typed between the fields do not change it. */
@@ -56,12 +60,18 @@ export class LetterStore {
   /** calls the next reading off; undefined while none is waited for */
   private cancelRefresh: (() => void) | undefined;
   private waitingSince = 0;
+  /** what of the letter's words is another client's, and of which words that was asked last */
+  private others: readonly OfAnother[] = [];
+  private lookedUp = '';
+  /** what is shown was worked out for the letter of this turn */
+  private turn = 0;
   private readonly views = new Set<() => void>();
   private readonly words = new Set<() => void>();
 
   constructor(
     readonly desk: WritingDesk,
     readonly start: StartingPoint,
+    private readonly proofer: Proofer,
   ) {}
 
   /** Hears of every other view. */
@@ -78,6 +88,12 @@ export class LetterStore {
     const letter = this.current();
     const filled = letter && this.desk.fill(this.start, letter.choices);
     return letter && filled && { ...letter, filled };
+  }
+
+  /** What the proof says of the letter at this moment. */
+  marks(): ProofMark[] {
+    const now = this.now();
+    return now ? proofLetter(now.document, now.filled, this.others).marks : [];
   }
 
   /** The page as it was last shown or typed, to be drawn without the editor. */
@@ -193,26 +209,74 @@ export class LetterStore {
     this.cancelRefresh?.();
     const wait = Math.max(0, Math.min(PAUSE, this.waitingSince + LONGEST - moment));
     // The keystroke is painted first.
-    const timer = setTimeout(() => (this.cancelRefresh = afterPaint(this.refresh)), wait);
+    const timer = setTimeout(() => (this.cancelRefresh = afterPaint(this.refreshTyped)), wait);
     this.cancelRefresh = () => clearTimeout(timer);
   };
 
   /** Works out everything that hangs on the letter as it stands. */
   private readonly refresh = (): void => {
-    this.cancelRefresh?.();
-    this.cancelRefresh = undefined;
-    const now = this.now();
+    const now = this.begunRefresh();
     if (!now) return;
-    const { choices, document, filled } = now;
-    this.letter = { choices, document };
-    const { marks, addressing } = proofLetter(document, filled);
-    const view = { choices, filled, notes: marginOf(document, filled), marks, addressing };
-    if (!this.view || this.view.filled !== filled || !same(this.view, view)) {
-      this.view = view;
-      for (const listener of this.views) listener();
-    }
+    this.see(now, proofLetter(now.document, now.filled, this.others));
     for (const listener of this.words) listener();
   };
+
+  /** The same while it is typed: the proof looks beside the page. */
+  private readonly refreshTyped = (): void => {
+    const now = this.begunRefresh();
+    if (!now) return;
+    for (const listener of this.words) listener();
+    const { turn, others } = this;
+    const { choices, document } = now;
+    void this.proofer.proof(this.start, { choices, document }, others).then((found) => {
+      if (turn === this.turn) this.see(now, found ?? proofLetter(now.document, now.filled, others));
+    });
+  };
+
+  private begunRefresh(): LetterNow | undefined {
+    this.cancelRefresh?.();
+    this.cancelRefresh = undefined;
+    this.turn++;
+    const now = this.now();
+    if (!now) return undefined;
+    const { choices, document, filled } = now;
+    this.letter = { choices, document };
+    this.lookUp(document, filled);
+    return now;
+  }
+
+  private see(
+    { choices, document, filled }: LetterNow,
+    { marks, addressing }: Pick<LetterView, 'marks' | 'addressing'>,
+  ): void {
+    const view = { choices, filled, notes: marginOf(document, filled), marks, addressing };
+    if (this.view && this.view.filled === filled && same(this.view, view)) return;
+    this.view = view;
+    for (const listener of this.views) listener();
+  }
+
+  /** The page is left. */
+  leave(): void {
+    this.proofer.end();
+  }
+
+  /** Asks whose the names, addresses and numbers are that stand in the letter, where they were not asked about. */
+  private lookUp(document: CopyDocument, { situation }: FilledLetter): void {
+    const named = namedIn(linesOf(document), situation);
+    const key = JSON.stringify(named);
+    if (key === this.lookedUp) return;
+    this.lookedUp = key;
+    const { kind, key: of } = this.start;
+    void askWhose(`${kind}:${of}`, named).then((others) => {
+      if (this.lookedUp !== key) return;
+      // Without a connection the server looks when the letter comes.
+      if (!others) this.lookedUp = '';
+      else if (JSON.stringify(others) !== JSON.stringify(this.others)) {
+        this.others = others;
+        this.refresh();
+      }
+    });
+  }
 
   private current(): Letter | undefined {
     return this.page?.read() ?? this.letter;

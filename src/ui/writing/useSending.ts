@@ -5,7 +5,6 @@ import type { LetterStatus, LetterToSend, SendAnswer, TakeBackAnswer } from '../
 import type { Refusal } from '../../core/contract/refusal';
 import type { ChangedFact } from '../../core/writing/factsOf';
 import { factsOf } from '../../core/writing/factsOf';
-import { proofLetter } from '../../core/writing/proofLetter';
 import { askServer, type Answer } from './askServer';
 import { dropDraft } from './drafts';
 import type { Writing } from './useWriting';
@@ -50,7 +49,7 @@ export function useSending({ store, draft, draftKey }: Writing, from: string) {
     const now = store.now();
     if (busy.current || !now) return;
     const { choices, document, filled } = now;
-    if (proofLetter(document, filled).marks.length) return;
+    if (store.marks().length) return;
     busy.current = true;
     setSending({ state: 'handing over' });
     const letter: LetterToSend = {

@@ -10,6 +10,7 @@ import { WritingDesk } from '../../core/writing/writingDesk';
 import { askForFacts } from './askForFacts';
 import { bringWords } from './bringWords';
 import { draftKey, openDraft, type Draft } from './drafts';
+import { Proofer } from './proofer';
 import { LetterStore } from './letterStore';
 
 export interface Writing {
@@ -89,7 +90,7 @@ export function useWriting(
       if (needed !== undefined && !(await bringWords(desk, [needed], isStale))) return fail('offline');
       if (isStale()) return true;
       const draft = again?.() ?? opened;
-      const store = new LetterStore(desk, startsAt);
+      const store = new LetterStore(desk, startsAt, new Proofer(desk, facts.phones));
       if (draft.letter && draft.base) store.resume(draft.letter, draft.base);
       setWriting({
         state: 'ready',

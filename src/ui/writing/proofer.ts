@@ -1,0 +1,93 @@
+import type { MetadataJson } from 'libphonenumber-js/core';
+import type { Addressing } from '../../core/addressing/addressingOf';
+import { hasWords } from '../../core/fitting/listedTemplate';
+import type { OfAnother, ProofMark } from '../../core/proof/proofMark';
+import type { StartingPoint } from '../../core/records/which/situation';
+import type { KeptTemplate } from '../../core/template/template';
+import type { Letter } from '../../core/writing/letter';
+import type { WritingDesk, WritingFacts } from '../../core/writing/writingDesk';
+
+/** What the proof says of a letter. */
+interface Found {
+  marks: ProofMark[];
+  addressing: Addressing;
+}
+
+export type ToProofer =
+  | { type: 'facts'; facts: WritingFacts; phones: MetadataJson }
+  | { type: 'template'; template: KeptTemplate }
+  | { type: 'proof'; id: number; start: StartingPoint; letter: Letter; others: readonly OfAnother[] };
+
+/** `found` is absent where the letter could not be filled there. */
+export interface Proofread {
+  id: number;
+  found?: Found;
+}
+
+/** Proofs a letter while it is typed, beside the page, which never waits for it. */
+export class Proofer {
+  private worker: Worker | undefined;
+  private failed = false;
+  private asked = 0;
+  private readonly open = new Map<number, (found: Found | undefined) => void>();
+  private readonly brought = new Set<string>();
+
+  constructor(
+    private readonly desk: WritingDesk,
+    private readonly phones: MetadataJson,
+  ) {}
+
+  /** What the proof says of a letter; undefined: it cannot be asked, and the page has to look itself. */
+  async proof(
+    start: StartingPoint,
+    letter: Letter,
+    others: readonly OfAnother[],
+  ): Promise<Found | undefined> {
+    const worker = this.begun();
+    const template = this.desk.template(letter.choices.template);
+    if (!worker || !template || !hasWords(template)) return undefined;
+    if (!this.brought.has(template.key)) {
+      this.brought.add(template.key);
+      this.tell({ type: 'template', template });
+    }
+    const id = ++this.asked;
+    return new Promise((resolve) => {
+      this.open.set(id, resolve);
+      this.tell({ type: 'proof', id, start, letter, others });
+    });
+  }
+
+  /** Ends what was begun; what is still asked is not answered any more. */
+  end(): void {
+    this.worker?.terminate();
+    this.worker = undefined;
+    this.brought.clear();
+    this.open.clear();
+  }
+
+  private begun(): Worker | undefined {
+    if (this.worker || this.failed) return this.worker;
+    try {
+      this.worker = new Worker(new URL('./proof.worker.ts', import.meta.url));
+    } catch {
+      this.failed = true;
+      return undefined;
+    }
+    this.worker.onmessage = ({ data: { id, found } }: MessageEvent<Proofread>) => {
+      this.open.get(id)?.(found);
+      this.open.delete(id);
+    };
+    // Its script could not be fetched: the page looks itself from now on.
+    this.worker.onerror = () => {
+      this.failed = true;
+      for (const answer of this.open.values()) answer(undefined);
+      this.end();
+    };
+    this.tell({ type: 'facts', facts: { ...this.desk.facts, templates: [] }, phones: this.phones });
+    return this.worker;
+  }
+
+  private tell(message: ToProofer): void {
+    this.worker?.postMessage(message);
+  }
+}
