@@ -3,7 +3,7 @@ import ICAL from 'ical.js';
 import sharp from 'sharp';
 import { expect, test, type Page } from '@playwright/test';
 import { expectAccessible, signIn } from './signedIn';
-import { arrived, editable, expectReady, sendButton } from './writing';
+import { arrived, editable, expectReady, expectWaiting, sendButton, stetAll, typeBehind } from './writing';
 
 /** A visit and its client, of its own for each size. */
 const VISITS = {
@@ -83,6 +83,9 @@ test('a letter takes along the visit’s entry, a photograph, what is the client
   await page.reload();
   await editable(page);
   await expect(head.getByRole('link', { name: 'Pedals.jpg' })).toBeVisible();
+  // What is added and not spoken of is asked about.
+  await expectWaiting(page.locator('#page'), '1 query');
+  await typeBehind(page, 'Please leave', ' Two files are attached.');
   await expectReady(page.locator('#page'));
   await expectAccessible(page);
   const subject = await subjectOf(page);
@@ -121,6 +124,8 @@ test('a letter stops where what goes along is not there any more', async ({ page
   await editable(page);
   await page.getByRole('button', { name: 'Add a file' }).click();
   await page.getByRole('button', { name: `Add ${name}` }).click();
+  await expectWaiting(page.locator('#page'), '1 query');
+  await stetAll(page.locator('#page'));
   await page.request.post(`/api/record-files/${file.id}`, { data: { removed: true }, headers: { origin } });
   await sendButton(page.locator('#page')).click();
   await expect(page.locator('.letter-foot').getByRole('alert')).toContainText(

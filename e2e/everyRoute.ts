@@ -96,6 +96,23 @@ const ASKED: Readonly<Record<string, string>> = {
 };
 
 /** A client of no sort there is, and without an address: whatever one of them is changed to, nobody is written down. */
+/** A letter that is given to be sent; no template has such a version. */
+const LETTER = {
+  id: '00000000-0000-4000-8000-000000000000',
+  from: 'invoice:LPC-1048',
+  templateVersion: 999_999,
+  choices: {
+    template: 'first-reminder',
+    answers: {},
+    recipients: ['contact:hale'],
+    stets: ['x'],
+    leftOut: ['x'],
+    added: [{ from: 'own', id: '00000000-0000-4000-8000-000000000000', name: 'x.pdf', size: 1 }],
+  },
+  document: { type: 'doc', content: [{ type: 'subject' }] },
+  facts: { values: {}, parts: [], to: [] },
+};
+
 const NOBODY = {
   version: 999_999,
   kind: 'none of ours',
@@ -118,21 +135,9 @@ export const BODIES: Readonly<Record<string, object>> = {
     method: 'cash',
   },
   'DELETE /api/invoices/[key]/payments': { version: 999_999, position: 0 },
-  'POST /api/letters': {
-    id: '00000000-0000-4000-8000-000000000000',
-    from: 'invoice:LPC-1048',
-    templateVersion: 999_999,
-    choices: {
-      template: 'first-reminder',
-      answers: {},
-      recipients: ['contact:hale'],
-      stets: ['x'],
-      leftOut: ['x'],
-      added: [{ from: 'own', id: '00000000-0000-4000-8000-000000000000', name: 'x.pdf', size: 1 }],
-    },
-    document: { type: 'doc', content: [{ type: 'subject' }] },
-    facts: { values: {}, parts: [], to: [] },
-  },
+  'POST /api/letters': LETTER,
+  'POST /api/letters/elsewhere': LETTER,
+  'POST /api/letters/file': LETTER,
   'POST /api/bringing': {
     id: '00000000-0000-4000-8000-000000000000',
     kind: 'none of ours',

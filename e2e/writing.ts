@@ -18,11 +18,19 @@ export async function mailboxOf(request: APIRequestContext, to: string): Promise
 
 /** Lets every query of the proof stand, as a writer who has read them and means it. */
 export async function stetAll(letter: Locator): Promise<void> {
+  await showAllMarks(letter);
   const stet = letter.getByRole('button', { name: 'Stet' });
   for (let left = await stet.count(); left > 0; left--) {
     await stet.first().click();
     await expect(stet).toHaveCount(left - 1);
   }
+}
+
+/** On a phone the marks come one at a time, unless all are asked for. */
+export async function showAllMarks(letter: Locator): Promise<void> {
+  const more = letter.getByRole('button', { name: /^\d+ more$/ });
+  await expect(letter.getByRole('status').filter({ hasText: /^(?:Waits for|Proof)/ })).toBeVisible();
+  if (await more.isVisible()) await more.click();
 }
 
 /** The letters of an address with a subject, and with some words, once there are any. */

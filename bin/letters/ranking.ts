@@ -1,9 +1,8 @@
 import path from 'node:path';
-import { readDemonstration } from '../../src/data/demonstration/readDemonstration';
 import type { PastLetter } from '../../src/core/fitting/fittingTemplates';
 import { isStartingKind } from '../../src/core/records/recordKind';
 import type { StartingPoint } from '../../src/core/records/which/situation';
-import { demonstrationDesk } from '../../src/server/writing/demonstrationDesk';
+import { demonstrationDesk, demonstrationLetters } from '../../src/server/writing/demonstrationDesk';
 import type { WritingDesk } from '../../src/core/writing/writingDesk';
 
 /** Where a template stands among those that are offered for a record. */
@@ -21,17 +20,11 @@ export async function rankedDemonstration(
   now: number,
 ): Promise<{ desk: WritingDesk; letters: PastLetter[] }> {
   const folder = path.resolve('src/data/demonstration');
-  const [desk, { messages }] = await Promise.all([
+  const [desk, letters] = await Promise.all([
     demonstrationDesk(folder, now),
-    readDemonstration(folder, now),
+    demonstrationLetters(folder, now),
   ]);
-  const letters = messages.flatMap(({ direction, template, about, client, at, member, recipients }) => {
-    const start = startOf(about ?? (client === undefined ? undefined : `client:${client}`));
-    if (direction !== 'out' || template === undefined || !start) return [];
-    const to = recipients.map(({ address }) => address);
-    return [{ template, about: start, at, to, ...(member === undefined ? {} : { member }) }];
-  });
-  return { desk, letters: letters.sort((a, b) => (a.at < b.at ? -1 : 1)) };
+  return { desk, letters };
 }
 
 /** Places the right template of each situation, which was written down beforehand. */
@@ -57,7 +50,7 @@ export function meanReciprocalRank(all: readonly Placed[]): number {
   return all.reduce((sum, { place }) => sum + (place ? 1 / place : 0), 0) / all.length;
 }
 
-function startOf(text: string | undefined): StartingPoint | undefined {
-  const [kind = '', key = ''] = (text ?? '').split(/:(.*)/s);
+function startOf(text: string): StartingPoint | undefined {
+  const [kind = '', key = ''] = text.split(/:(.*)/s);
   return isStartingKind(kind) && key ? { kind, key } : undefined;
 }

@@ -2,7 +2,7 @@ import { number, object, string, type InferType } from 'yup';
 import { MOST_ATTACHED, type ShownFile } from './files';
 
 /** Where a file comes from that is added to a letter: the client's, the business's own, or brought in for this letter. */
-export const SOURCES = ['record', 'own', 'letter'] as const;
+const SOURCES = ['record', 'own', 'letter'] as const;
 export type Source = (typeof SOURCES)[number];
 
 /** So many files are added to one letter. */

@@ -39,6 +39,8 @@ export type SendAnswer =
   | { result: 'going'; goesIn: number }
   /** it had been sent before, from here or another tab; nothing new was done */
   | { result: 'already'; status: string; goesIn: number | null }
+  /** it went another way, and is noted with the client */
+  | { result: 'noted' }
   | { result: 'changed'; changed: ChangedFact[] }
   | { result: 'stopped'; stops: string[] }
   | { result: 'gone'; what: 'record' | 'template' };

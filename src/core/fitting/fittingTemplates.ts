@@ -44,10 +44,12 @@ const WEIGHT = {
   moment: 4,
   /** its moment was some time ago */
   late: -3,
+  /** it is for just these days: a visit that is near */
+  near: 1,
   /** its owner has put another of its act's templates first */
   notFirst: -0.6,
   /** it says of which kind of record it is: “concert tuning” */
-  particular: 0.5,
+  particular: 1.2,
   /** it is for what has changed, which is seldom */
   changed: -1,
   /** it is written to a partner or a colleague, and the job has none, or has one */
@@ -103,7 +105,7 @@ export function fittingTemplates(
     const sent = own.findLast(({ about }) => about.kind === start.kind && about.key === record);
     const used = own.filter(({ member }) => member === sender.key).length;
     const sameStart = head.startsFrom === start.kind;
-    const { apt, reason, late } = aptnessOf(template, schema, situation, formats);
+    const { apt, reason, late, near } = aptnessOf(template, schema, situation, formats);
     const foreign = foreignLanguage(head.language, situation);
     const sentOn = sent && dayOf(sent.at, book.zone);
     const words = [
@@ -119,6 +121,7 @@ export function fittingTemplates(
       score:
         apt * WEIGHT.moment +
         (late && apt > 0 ? WEIGHT.late : 0) +
+        (near && apt > 0 ? WEIGHT.near : 0) +
         (head.action && !head.action.first && firsts.has(head.action.act) ? WEIGHT.notFirst : 0) +
         (isParticular(head) ? WEIGHT.particular : 0) +
         (CHANGES.has(head.action?.act ?? '') ? WEIGHT.changed : 0) +
@@ -209,6 +212,7 @@ function aptnessOf(template: AnyTemplate, schema: Schema, situation: Situation, 
     return {
       ...(moment.reason && moment.apt >= 0 ? { reason: moment.reason } : {}),
       ...(moment.late ? { late: true } : {}),
+      ...(moment.near ? { near: true } : {}),
       apt: 1,
     };
   return { apt: -1, reason: moment.reason && moment.apt < 0 ? moment.reason : 'Not the moment for it' };

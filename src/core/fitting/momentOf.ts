@@ -10,8 +10,9 @@ export interface Aptness {
   /** 1: this is its moment; 0: it can be used; -1: it would say something that is not so */
   apt: 1 | 0 | -1;
   reason?: string;
-  /** its moment was some time ago */
+  /** its moment was some time ago; or it is for just these days */
   late?: true;
+  near?: true;
 }
 
 /** An invoice by its state, a visit by the time until it; other starting points have no moment. */
@@ -83,7 +84,7 @@ function ofVisit(topics: Topics, { book, booking }: Situation, formats: Formats)
   }
   if (topics.after) return { apt: -1, reason: `The ${book.words.booking} is still to come` };
   const when = `The ${book.words.booking} is ${formats.fromNow(book.today + days, book.today)}`;
-  if (topics.soon) return { apt: days <= SOON ? 1 : -1, reason: when };
+  if (topics.soon) return days <= SOON ? { apt: 1, reason: when, near: true } : { apt: -1, reason: when };
   if (topics.visit) return { apt: days > SOON ? 1 : 0, reason: when };
   return { apt: 0 };
 }

@@ -30,7 +30,7 @@ export interface Place {
 }
 
 /** What a mark can be cured by, with what its button says. */
-export type Cure = { words: string } &
+type Cure = { words: string } &
   /** other words at its place; none: they are taken out */
   (
     | { put: string }

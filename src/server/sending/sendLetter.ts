@@ -1,129 +1,63 @@
 import { UniqueConstraintError } from 'sequelize';
 import type { SendAnswer } from '../../core/contract/letters';
 import { addressingOf, type Addressing } from '../../core/addressing/addressingOf';
-import type { CopyDocument } from '../../core/document/copyDocument';
 import type { Addressee } from '../../core/fill/filled';
-import { languageOf } from '../../core/fill/fillInto';
 import type { StartingPoint } from '../../core/records/which/situation';
-import { changedFacts, type LetterFacts } from '../../core/writing/factsOf';
-import type { Choices } from '../../core/writing/letter';
-import { linesOf } from '../../core/proof/reading/lines';
-import { namedIn } from '../../core/proof/reading/namedIn';
-import { proofLetter } from '../../core/writing/proofLetter';
-import { WritingDesk, type FilledLetter } from '../../core/writing/writingDesk';
+import type { FilledLetter } from '../../core/writing/writingDesk';
 import { settleEarlier } from '../../data/repositories/sending/curedLetters';
-import type { Attached } from '../../data/repositories/sending/attachments';
 import { letterById } from '../../data/repositories/letters';
-import { keepOutgoing } from '../../data/repositories/sending/keepOutgoing';
-import { recordsOfBusiness } from '../../data/repositories/recordsOfBusiness';
-import { scopeFrom, startingRecord, type StartingRecord } from '../../data/repositories/startingRecords';
-import { sharedWords } from '../../data/repositories/templates/sharedWords';
-import { templateAtVersion } from '../../data/repositories/templates/templatesOfBusiness';
+import { keepOutgoing, type Goes } from '../../data/repositories/sending/keepOutgoing';
+import { startingRecord } from '../../data/repositories/startingRecords';
 import { now } from '../clock';
 import { connection } from '../connection';
-import { pastLetters } from '../../data/repositories/pastLetters';
-import { filesThatGo } from '../letters/filesThatGo';
-import { othersNamed } from '../letters/ofOthers';
 import type { CurrentMember } from '../signIn/currentMember';
 import { forMember } from '../forMember';
+import { readyToGo, type ReadyLetter, type WrittenLetter } from './readyToGo';
 
 /** How long a letter can be taken back. */
 export const TAKE_BACK_SECONDS = 10;
 
-/** A letter as it comes from its writer. */
-export interface WrittenLetter {
-  /** made when writing began: the same letter sent again is none */
-  id: string;
-  start: StartingPoint;
-  choices: Choices;
-  templateVersion: number;
-  document: CopyDocument;
-  /** what its writer saw */
-  facts: LetterFacts;
-}
-
 /**
- * Takes a letter to be sent. It is filled again from the records as they are, and refused when a fact in it is no
- * longer so. The exact text, HTML, recipients and values are written in one transaction, and are the queue of what is to be sent.
+ * Takes a letter to be sent, as it is ready to go. The exact text, HTML, recipients and values are written in one transaction, and are
+ * the queue of what is to be sent.
  */
 export const sendLetter = forMember(
-  async (member: CurrentMember, letter: WrittenLetter): Promise<SendAnswer> => {
-    const database = connection();
-    const { business_id } = member;
-    const before = await letterById(database, business_id, letter.id);
-    if (before) return { result: 'already', status: before.status, goesIn: before.goes_in };
-    const [record, template, { own, passages, signatures, letterhead, files }] = await Promise.all([
-      startingRecord(database, business_id, letter.start),
-      templateAtVersion(database, business_id, member.id, letter.choices.template, letter.templateVersion),
-      sharedWords(database, business_id),
-    ]);
-    if (!record) return { result: 'gone', what: 'record' };
-    if (!template) return { result: 'gone', what: 'template' };
-    const scope = scopeFrom(letter.start, record);
-    const records = (await recordsOfBusiness(database, business_id, scope, own))!;
-    const letters = await pastLetters(database, business_id, member.id, scope, letter.id);
-    const desk = new WritingDesk({
-      records,
-      now: now(),
-      templates: [template],
-      passages,
-      signatures,
-      letterhead,
-      files,
-      letters,
-      member: member.key,
-    });
-    const filled = desk.fill(letter.start, letter.choices);
-    if (!filled) return { result: 'gone', what: 'template' };
-    const changed = changedFacts(letter.facts, filled, letter.document);
-    if (changed.length) return { result: 'changed', changed };
-    const named = namedIn(linesOf(letter.document), filled.situation);
-    const others = await othersNamed(business_id, named, record.client_id);
-    const proofed = proofLetter(letter.document, filled, others);
-    const { marks, addressing: _, signatureAt = null, ...words } = proofed;
-    const written = {
-      ...words,
-      signature_at: signatureAt,
-      language: languageOf(filled.template, filled.situation.book),
-    };
-    // A query that was let stand is none any more.
-    const stops = marks.map(({ message }) => message);
-    if (stops.length) return { result: 'stopped', stops };
-    const { leftOut = [] } = letter.choices;
-    const along = filled.along.filter(({ id }) => !leftOut.includes(id));
-    const goes = await filesThatGo({ business_id, client_id: record.client_id }, filled, along);
-    if (!goes.files) return { result: 'stopped', stops: goes.stops };
-    try {
-      await keep(member, letter, { record, templateId: template.id, filled, written, files: goes.files });
-    } catch (error) {
-      // The same letter came twice at once; the other one was first.
-      if (!(error instanceof UniqueConstraintError)) throw error;
-      const first = await letterById(database, business_id, letter.id);
-      if (!first) throw error;
-      return { result: 'already', status: first.status, goesIn: first.goes_in };
-    }
-    return { result: 'going', goesIn: TAKE_BACK_SECONDS * 1000 };
-  },
+  async (member: CurrentMember, letter: WrittenLetter): Promise<SendAnswer> =>
+    keepReady(member, letter, { in: TAKE_BACK_SECONDS }),
 );
 
-interface Kept {
-  record: StartingRecord;
-  templateId: string;
-  filled: FilledLetter;
-  written: {
-    subject: string;
-    text: string;
-    signature_at: number | null;
-    html: string;
-    language: string;
+/** Notes a letter that has gone another way, with all that it said: it is not sent from here. */
+export const noteElsewhere = forMember(
+  async (member: CurrentMember, letter: WrittenLetter): Promise<SendAnswer> =>
+    keepReady(member, letter, 'elsewhere'),
+);
+
+async function keepReady(member: CurrentMember, letter: WrittenLetter, goes: Goes): Promise<SendAnswer> {
+  const { business_id } = member;
+  const already = async (): Promise<SendAnswer | undefined> => {
+    const before = await letterById(connection(), business_id, letter.id);
+    return before && { result: 'already', status: before.status, goesIn: before.goes_in };
   };
-  files: readonly Attached[];
+  const before = await already();
+  if (before) return before;
+  const ready = await readyToGo(member, letter);
+  if ('result' in ready) return ready;
+  try {
+    await keep(member, letter, ready, goes);
+  } catch (error) {
+    // The same letter came twice at once; the other one was first.
+    const first = error instanceof UniqueConstraintError && (await already());
+    if (!first) throw error;
+    return first;
+  }
+  return goes === 'elsewhere' ? { result: 'noted' } : { result: 'going', goesIn: goes.in * 1000 };
 }
 
 async function keep(
   { business_id, id: member_id }: CurrentMember,
   { id, start, choices, templateVersion }: WrittenLetter,
-  { record, templateId, filled, written, files }: Kept,
+  { record, templateId, filled, written, files }: ReadyLetter,
+  goes: Goes,
 ): Promise<void> {
   const addressing = addressingOf(filled);
   await keepOutgoing(
@@ -149,7 +83,7 @@ async function keep(
       files,
     },
     new Date(now()),
-    TAKE_BACK_SECONDS,
+    goes,
   );
   await settleEarlier(connection(), { business_id, id });
 }

@@ -124,7 +124,9 @@ async function keep(
   };
   const recipients = [{ role: 'to' as const, name: reader.full_name ?? '', address: reader.email! }];
   try {
-    await keepOutgoing(connection(), { message, from: sender, recipients, files }, new Date(now()), 0);
+    await keepOutgoing(connection(), { message, from: sender, recipients, files }, new Date(now()), {
+      in: 0,
+    });
   } catch (error) {
     // The same trial came twice: it goes once.
     if (!(error instanceof UniqueConstraintError)) throw error;

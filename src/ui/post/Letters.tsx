@@ -24,7 +24,9 @@ export function Letters({ letters }: { letters: ShownLetter[] }) {
             </h3>
             <p className="letter-text">{letter.text.trim()}</p>
             {letter.status === 'going' && <TakeBack id={letter.id} going />}
-            {letter.reason && letter.status !== 'sent' && <p className="needs-you">{letter.reason}</p>}
+            {letter.reason && (
+              <p className={letter.status === 'sent' ? 'entry-note' : 'needs-you'}>{letter.reason}</p>
+            )}
           </article>
         </li>
       ))}

@@ -6,6 +6,7 @@ import Button from 'react-bootstrap/Button';
 import { whatIsKnown } from '../../core/cures/cures';
 import { nameRecipient } from '../../core/describe/nameRecord';
 import type { LetterStore, LetterView } from './letterStore';
+import { OtherWays } from './OtherWays';
 import { ProofMarks } from './ProofMarks';
 import type { Obstacle, Handover } from './useSending';
 
@@ -14,6 +15,10 @@ interface Props {
   store: LetterStore;
   sending: Handover;
   onSend: () => void;
+  /** the letter as a message file */
+  asFile: () => Promise<Blob | undefined>;
+  /** it went another way */
+  onElsewhere: () => void;
   onTakeBack: () => void;
   /** begins a new letter with the words of the one that was taken back */
   onWriteOn: () => void;
@@ -31,6 +36,8 @@ export function LetterFoot({
   store,
   sending,
   onSend,
+  asFile,
+  onElsewhere,
   onTakeBack,
   onWriteOn,
   onGo,
@@ -62,6 +69,7 @@ export function LetterFoot({
             {marks.length ? `Waits for ${counted(marks)}` : 'Proof: nothing in the way'}
           </span>
         </p>
+        <OtherWays {...{ view, store, asFile, onElsewhere }} />
       </div>
     </div>
   );
@@ -205,6 +213,8 @@ function StatusWords({
       return <span className="needs-you">{whatIsKnown({ status, reason: reason ?? null }).join(' ')}</span>;
     case 'taken back':
       return <span className="needs-you">It was taken back.</span>;
+    case 'elsewhere':
+      return <span className="in-order">Noted: it went another way.</span>;
     default:
       return <span className="in-order">Sent.{reason ? ` ${reason}` : ''}</span>;
   }

@@ -1,5 +1,6 @@
 'use client';
 
+import { useState } from 'react';
 import type { ProofMark } from '../../core/proof/proofMark';
 import type { LetterStore } from './letterStore';
 
@@ -13,17 +14,30 @@ interface Props {
 /** So many are shown; the others come up as these are dealt with. */
 const MOST = 4;
 
-/** What the proof says of the letter, each with its cure. */
+/** What the proof says of the letter, each with its cure; on a phone one at a time, unless all are asked for. */
 export function ProofMarks({ marks, store, onGo }: Props) {
+  const [all, setAll] = useState(false);
   if (marks.length === 0) return null;
   return (
-    <ul className="proof-marks" aria-label="Proof">
+    <ul className={`proof-marks ${all ? 'all-marks' : ''}`} aria-label="Proof">
       {marks.slice(0, MOST).map((mark) => (
         <li key={mark.id} className={mark.kind === 'stop' ? 'mark-stop' : 'mark-query'}>
           <b>{mark.kind === 'stop' ? 'Stop' : 'Query'}</b> {mark.message} <Cure {...{ mark, store, onGo }} />
         </li>
       ))}
       {marks.length > MOST && <li>{marks.length - MOST} more.</li>}
+      {marks.length > 1 && (
+        <li className="more-marks">
+          <button
+            type="button"
+            className="btn btn-link"
+            aria-expanded={all}
+            onClick={() => setAll((before) => !before)}
+          >
+            {all ? 'One at a time' : `${marks.length - 1} more`}
+          </button>
+        </li>
+      )}
     </ul>
   );
 }

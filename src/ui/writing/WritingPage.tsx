@@ -105,7 +105,7 @@ function Desk({ writing, start, template, onRefresh }: DeskProps) {
   const [chosen, setChosen] = useState<string>();
   const [listOpen, setListOpen] = useState(false);
   const page = useRef<HTMLDivElement>(null);
-  const { sending, send, takeBack } = useSending(writing, from);
+  const { sending, send, takeBack, asFile } = useSending(writing, from);
   const { project, booking, invoice, recipients } = view?.choices ?? {};
   const taken = JSON.stringify({ project, booking, invoice, recipients });
   // Another template leads to the same records: what fits is worked out only when they change.
@@ -161,7 +161,7 @@ function Desk({ writing, start, template, onRefresh }: DeskProps) {
     const [first] = store.marks();
     if (!first) return void send();
     if (first.hole !== undefined) return goTo(first.hole);
-    document.querySelector<HTMLElement>('.proof-marks button, .proof-marks')?.focus();
+    document.querySelector<HTMLElement>('.proof-marks button')?.focus();
   };
 
   /** A note that is done with closes, and what was written on is written on. */
@@ -263,6 +263,8 @@ function Desk({ writing, start, template, onRefresh }: DeskProps) {
                 store={store}
                 sending={sending}
                 onSend={sendOrGo}
+                asFile={asFile}
+                onElsewhere={() => void send('/api/letters/elsewhere')}
                 onTakeBack={() => void takeItBack()}
                 onWriteOn={() => void writeOn()}
                 onGo={goTo}

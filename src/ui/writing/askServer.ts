@@ -27,3 +27,21 @@ export async function askServer<T>(path: string, send?: unknown, method = 'POST'
     return { offline: true };
   }
 }
+
+/** Gives the server JSON for a file that it makes of it; what else it answers is JSON. Never throws. */
+export async function askForFile(path: string, send: unknown): Promise<{ file: Blob } | Answer<unknown>> {
+  try {
+    const headers = { 'content-type': 'application/json' };
+    const response = await fetch(path, {
+      method: 'POST',
+      cache: 'no-store',
+      headers,
+      body: JSON.stringify(send),
+    });
+    const isFile = response.headers.get('content-type') === 'application/octet-stream';
+    if (isFile) return { file: await response.blob() };
+    return { status: response.status, body: (await response.json().catch(() => NO_WORDS)) as unknown };
+  } catch {
+    return { offline: true };
+  }
+}

@@ -5,7 +5,8 @@ import type { LetterStatus, LetterToSend, SendAnswer, TakeBackAnswer } from '../
 import type { Refusal } from '../../core/contract/refusal';
 import type { ChangedFact } from '../../core/writing/factsOf';
 import { factsOf } from '../../core/writing/factsOf';
-import { askServer, type Answer } from './askServer';
+import type { CopyDocument } from '../../core/document/copyDocument';
+import { askForFile, askServer, type Answer } from './askServer';
 import { dropDraft } from './drafts';
 import type { Writing } from './useWriting';
 
@@ -45,21 +46,28 @@ export function useSending({ store, draft, draftKey }: Writing, from: string) {
   // A second press while the first is on its way is none.
   const busy = useRef(false);
 
-  async function send() {
+  /** The letter as it is given to the server; undefined as long as the proof has something to say. */
+  function given(): (LetterToSend & { document: CopyDocument }) | undefined {
     const now = store.now();
-    if (busy.current || !now) return;
+    if (!now || store.marks().length) return undefined;
     const { choices, document, filled } = now;
-    if (store.marks().length) return;
-    busy.current = true;
-    setSending({ state: 'handing over' });
-    const letter: LetterToSend = {
+    return {
+      document,
       id: draft.id,
       from,
       templateVersion: store.desk.template(choices.template)!.version,
       choices,
       facts: factsOf(filled),
     };
-    const answer = await askServer<SendAnswer | Refusal>('/api/letters', { ...letter, document });
+  }
+
+  /** Hands it over to be sent; or has it noted, when it went another way. */
+  async function send(path: '/api/letters' | '/api/letters/elsewhere' = '/api/letters') {
+    const letter = given();
+    if (busy.current || !letter) return;
+    busy.current = true;
+    setSending({ state: 'handing over' });
+    const answer = await askServer<SendAnswer | Refusal>(path, letter);
     busy.current = false;
     setSending(next(answer, draft.id));
     if (!('offline' in answer) && 'result' in answer.body && isKept(answer.body)) {
@@ -94,11 +102,21 @@ export function useSending({ store, draft, draftKey }: Writing, from: string) {
     return status === 'taken back';
   }
 
-  return { sending, send, takeBack };
+  /** The letter as a message file; undefined: it was not made, and it is said why. */
+  async function asFile(): Promise<Blob | undefined> {
+    const letter = given();
+    if (!letter) return undefined;
+    const answer = await askForFile('/api/letters/file', letter);
+    if ('file' in answer) return answer.file;
+    setSending(next(answer as Answer<SendAnswer | Refusal>, draft.id));
+    return undefined;
+  }
+
+  return { sending, send, takeBack, asFile };
 }
 
 function isKept({ result }: SendAnswer | Refusal): boolean {
-  return result === 'going' || result === 'already';
+  return result === 'going' || result === 'already' || result === 'noted';
 }
 
 function goesAt(goesIn: number | null): { goesAt?: number } {
@@ -116,6 +134,8 @@ function next(answer: Answer<SendAnswer | Refusal>, id: string): Handover {
   switch (body.result) {
     case 'going':
       return { state: 'kept', letter: id, status: 'going', ...goesAt(body.goesIn) };
+    case 'noted':
+      return { state: 'kept', letter: id, status: 'elsewhere' };
     case 'already':
       return {
         state: 'kept',

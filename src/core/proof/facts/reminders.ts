@@ -28,7 +28,7 @@ export const checkReminders: Check = (letter, situation) => {
     return [
       {
         kind: 'query',
-        id: `reminder ${invoice.record.key} ${state}`,
+        id: `reminder ${invoice.record.key} ${isUnpaid ? 'not due' : 'paid'}`,
         message: `“${found[0]}”: invoice ${number} ${stands}.`,
         at: { line: index, from: found.index, to: found.index + found[0].length },
       },

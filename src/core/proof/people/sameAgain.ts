@@ -4,7 +4,7 @@ import { fullName } from '../../people/names';
 import type { Check } from '../proofMark';
 
 /** The same letter to the same person within so many days is hardly meant. */
-export const SAME_WITHIN_DAYS = 7;
+const SAME_WITHIN_DAYS = 7;
 
 /** What was already said to whom is known before it is said again. */
 export const checkSameAgain: Check = ({ template, letters, addressing: { to } }, { book }) => {

@@ -72,3 +72,18 @@ export async function attachmentsOf(
     { bind: { business_id, id, position: position ?? null }, type: QueryTypes.SELECT },
   );
 }
+
+/** What some files hold, in their order. */
+export async function contentsOf(
+  { sequelize }: Database,
+  business_id: string,
+  files: readonly Attached[],
+): Promise<{ name: string; content: Buffer }[]> {
+  if (files.length === 0) return [];
+  const found = await sequelize.query<{ sha256: string; content: Buffer }>(
+    'select sha256, content from file where business_id = $business_id and sha256 = any ($sums::text[])',
+    { bind: { business_id, sums: files.map(({ sha256 }) => sha256) }, type: QueryTypes.SELECT },
+  );
+  const contents = new Map(found.map(({ sha256, content }) => [sha256, content]));
+  return files.map(({ name, sha256 }) => ({ name, content: contents.get(sha256)! }));
+}

@@ -7,6 +7,12 @@ import { momentIn } from './outgoing';
 
 type Message = RowOf<typeof MESSAGE>;
 
+/** When a letter goes: in so many seconds; or it has gone already, from elsewhere. */
+export type Goes = { in: number } | 'elsewhere';
+
+/** What is said of a letter that has gone another way. */
+const ELSEWHERE = 'It went another way, and is only noted here.';
+
 /** A message that is to go. */
 export interface Outgoing {
   message: Pick<Message, 'business_id' | 'id' | 'member_id' | 'subject' | 'text' | 'html' | 'language'> &
@@ -20,33 +26,42 @@ export interface Outgoing {
  * Writes down a message with whom it goes to, what goes along, and that it is to go: all of it or nothing, and it is the queue of what is
  * to be sent.
  * @param at the moment of its writing
- * @param seconds until it goes
+ * @param goes in how many seconds; or that it has gone another way, and is only noted
  * @throws UniqueConstraintError when the same message was written down before
  */
 export async function keepOutgoing(
   database: Database,
   { message, from, recipients, files }: Outgoing,
   at: Date,
-  seconds: number,
+  goes: Goes,
 ): Promise<void> {
   const { models, inTransaction } = database;
   const { business_id, id } = message;
+  const [status, detail] = goes === 'elsewhere' ? (['sent', ELSEWHERE] as const) : (['going', null] as const);
   await inTransaction(async () => {
     await models.message.create({
       ...message,
       message_id: `${id}@${from.email.split('@')[1] ?? 'localhost'}`,
       direction: 'out',
-      status: 'going',
+      status,
+      reason: detail,
       thread_id: randomUUID(),
       from_name: from.name,
       from_address: from.email,
       at,
-      goes_at: await momentIn(database, seconds),
+      goes_at: goes === 'elsewhere' ? null : await momentIn(database, goes.in),
     });
     await models.message_recipient.bulkCreate(
       recipients.map((one, position) => ({ ...one, business_id, message_id: id, position })),
     );
     await attach(database, { business_id, id }, files);
-    await models.delivery_event.create({ business_id, message_id: id, position: 0, kind: 'going', at });
+    await models.delivery_event.create({
+      business_id,
+      message_id: id,
+      position: 0,
+      kind: status,
+      at,
+      detail,
+    });
   });
 }

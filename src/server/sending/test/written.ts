@@ -4,7 +4,7 @@ import { proofLetter } from '../../../core/writing/proofLetter';
 import { WritingDesk } from '../../../core/writing/writingDesk';
 import { factsForWriting } from '../../writing/factsForWriting';
 import { imke } from '../../test/imke';
-import type { WrittenLetter } from '../sendLetter';
+import type { WrittenLetter } from '../readyToGo';
 
 const START = { kind: 'invoice', key: 'LPC-1048' } as const;
 

@@ -1,0 +1,66 @@
+import { LETTER_TO_SEND, type LetterToSend, type SendAnswer } from '../../../core/contract/letters';
+import type { CopyDocument } from '../../../core/document/copyDocument';
+import { readCopy } from '../../../core/document/readDocument';
+import { UnreadableDocument } from '../../../core/document/kinds';
+import type { Choices } from '../../../core/writing/letter';
+import type { WrittenLetter } from '../../../server/sending/readyToGo';
+import { readStartingPoint } from '../../startingPoint';
+import { readJson } from '../readJson';
+import { Refused } from '../refused';
+
+/** A long letter with its facts, and room. */
+const LARGEST_LETTER = 2_000_000;
+
+/** A letter as its writer gives it. @throws Refused when it cannot be read */
+export async function readLetter(request: Request): Promise<WrittenLetter> {
+  const json = (await readJson(request, LARGEST_LETTER)) as { document?: unknown };
+  const letter = await LETTER_TO_SEND.validate(json, { strict: true, stripUnknown: false });
+  const start = readStartingPoint(letter.from);
+  if (!start) throw new Refused('There is no such record.', 400);
+  const { id, templateVersion, facts } = letter;
+  return {
+    id,
+    start,
+    templateVersion,
+    choices: readChoices(letter.choices),
+    facts,
+    document: documentOf(json.document),
+  };
+}
+
+const STATUS: Readonly<Record<SendAnswer['result'], number>> = {
+  going: 201,
+  noted: 201,
+  already: 200,
+  changed: 409,
+  stopped: 422,
+  gone: 410,
+};
+
+/** What became of a letter, as an answer. */
+export function answeredSending(answer: SendAnswer): Response {
+  return Response.json(answer, { status: STATUS[answer.result] });
+}
+
+function documentOf(json: unknown): CopyDocument {
+  try {
+    return readCopy(json);
+  } catch (error) {
+    if (!(error instanceof UnreadableDocument)) throw error;
+    throw new Refused(`This letter cannot be read: ${error.message}`, 400);
+  }
+}
+
+function readChoices({ answers, ...choices }: LetterToSend['choices']): Choices {
+  // No name of an answer is one that every object has.
+  const given = Object.entries(answers as Record<string, unknown>).filter(([name]) => !(name in {}));
+  return {
+    ...(Object.fromEntries(Object.entries(choices).filter(([, value]) => value !== undefined)) as Omit<
+      Choices,
+      'answers'
+    >),
+    answers: Object.fromEntries(
+      given.flatMap(([name, typed]) => (typeof typed === 'string' ? [[name, typed]] : [])),
+    ),
+  };
+}

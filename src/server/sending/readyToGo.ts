@@ -1,0 +1,102 @@
+import type { SendAnswer } from '../../core/contract/letters';
+import type { CopyDocument } from '../../core/document/copyDocument';
+import { languageOf } from '../../core/fill/fillInto';
+import { linesOf } from '../../core/proof/reading/lines';
+import { namedIn } from '../../core/proof/reading/namedIn';
+import type { StartingPoint } from '../../core/records/which/situation';
+import { changedFacts, type LetterFacts } from '../../core/writing/factsOf';
+import type { Choices } from '../../core/writing/letter';
+import { proofLetter } from '../../core/writing/proofLetter';
+import { WritingDesk, type FilledLetter } from '../../core/writing/writingDesk';
+import { pastLetters } from '../../data/repositories/pastLetters';
+import { recordsOfBusiness } from '../../data/repositories/recordsOfBusiness';
+import type { Attached } from '../../data/repositories/sending/attachments';
+import { scopeFrom, startingRecord, type StartingRecord } from '../../data/repositories/startingRecords';
+import { sharedWords } from '../../data/repositories/templates/sharedWords';
+import { templateAtVersion } from '../../data/repositories/templates/templatesOfBusiness';
+import { now } from '../clock';
+import { connection } from '../connection';
+import { filesThatGo } from '../letters/filesThatGo';
+import { othersNamed } from '../letters/ofOthers';
+import type { CurrentMember } from '../signIn/currentMember';
+
+/** A letter as it comes from its writer. */
+export interface WrittenLetter {
+  /** made when writing began: the same letter sent again is none */
+  id: string;
+  start: StartingPoint;
+  choices: Choices;
+  templateVersion: number;
+  document: CopyDocument;
+  /** what its writer saw */
+  facts: LetterFacts;
+}
+
+/** A letter that may go: as it goes, and what it was filled from. */
+export interface ReadyLetter {
+  record: StartingRecord;
+  templateId: string;
+  filled: FilledLetter;
+  written: {
+    subject: string;
+    text: string;
+    signature_at: number | null;
+    html: string;
+    language: string;
+  };
+  files: readonly Attached[];
+}
+
+/**
+ * Fills a letter again from the records as they are, and looks whether it may go: no fact in it is other than its writer saw it, the
+ * proof has nothing to say that was not let stand, and all that goes along can be had.
+ */
+export async function readyToGo(
+  member: CurrentMember,
+  letter: WrittenLetter,
+): Promise<ReadyLetter | Exclude<SendAnswer, { result: 'going' | 'already' | 'noted' }>> {
+  const database = connection();
+  const { business_id } = member;
+  const [record, template, { own, passages, signatures, letterhead, files }] = await Promise.all([
+    startingRecord(database, business_id, letter.start),
+    templateAtVersion(database, business_id, member.id, letter.choices.template, letter.templateVersion),
+    sharedWords(database, business_id),
+  ]);
+  if (!record) return { result: 'gone', what: 'record' };
+  if (!template) return { result: 'gone', what: 'template' };
+  const scope = scopeFrom(letter.start, record);
+  const records = (await recordsOfBusiness(database, business_id, scope, own))!;
+  const letters = await pastLetters(database, business_id, member.id, scope, letter.id);
+  const desk = new WritingDesk({
+    records,
+    now: now(),
+    templates: [template],
+    passages,
+    signatures,
+    letterhead,
+    files,
+    letters,
+    member: member.key,
+  });
+  const filled = desk.fill(letter.start, letter.choices);
+  if (!filled) return { result: 'gone', what: 'template' };
+  const changed = changedFacts(letter.facts, filled, letter.document);
+  if (changed.length) return { result: 'changed', changed };
+  const named = namedIn(linesOf(letter.document), filled.situation);
+  const others = await othersNamed(business_id, named, record.client_id);
+  const proofed = proofLetter(letter.document, filled, others);
+  const { marks, addressing: _, signatureAt = null, ...words } = proofed;
+  const written = {
+    ...words,
+    signature_at: signatureAt,
+    language: languageOf(filled.template, filled.situation.book),
+  };
+  // A query that was let stand is none any more.
+  const stops = marks.map(({ message }) => message);
+  if (stops.length) return { result: 'stopped', stops };
+  const { leftOut = [] } = letter.choices;
+  const along = filled.along.filter(({ id }) => !leftOut.includes(id));
+  const goes = await filesThatGo({ business_id, client_id: record.client_id }, filled, along);
+  if (!goes.files) return { result: 'stopped', stops: goes.stops };
+  return { record, templateId: template.id, filled, written, files: goes.files };
+}
