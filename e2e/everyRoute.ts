@@ -158,7 +158,13 @@ export const BODIES: Readonly<Record<string, object>> = {
   'POST /api/occasions': { occasion: 'none of ours', rest: 'next week' },
   'DELETE /api/occasions': { occasion: 'none of ours' },
   'POST /api/sending': {},
-  'PUT /api/settings': { reminderSpacing: 7, lateAfter: 6, idleDays: 14 },
+  'PUT /api/settings': {
+    reminderSpacing: 7,
+    lateAfter: 6,
+    idleDays: 14,
+    takeBackSeconds: 10,
+    sameLetterDays: 7,
+  },
   'POST /api/session': { email: 'nobody@larkfield.example', password: 'wrong' },
   'DELETE /api/session': {},
   'POST /api/business': {

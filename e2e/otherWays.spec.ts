@@ -58,3 +58,19 @@ test('a letter goes another way: copied, as a file, and noted with the client, a
   await expect(page.locator('#letters')).toContainText('It went another way, and is only noted here.');
   expect((await mailboxOf(request, address)).filter(({ text }) => text.includes('Ask [name].'))).toEqual([]);
 });
+
+test('how long a letter can be taken back is settled for the business', async ({ page }) => {
+  await signIn(page);
+  await page.goto('/settings');
+  await page.getByRole('link', { name: /How letters go/ }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'How letters go' })).toBeVisible();
+  await expectAccessible(page);
+  const seconds = page.getByLabel('Seconds in which a letter can be taken back');
+  // Others are taking letters back meanwhile: longer is no harm to them.
+  await seconds.selectOption('20');
+  await expect(page.getByRole('status').filter({ hasText: 'Settled for the business.' })).toBeVisible();
+  await page.reload();
+  await expect(seconds).toHaveValue('20');
+  await seconds.selectOption('10');
+  await expect(page.getByRole('status').filter({ hasText: 'Settled for the business.' })).toBeVisible();
+});

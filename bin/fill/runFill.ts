@@ -250,7 +250,13 @@ function proofOf(
   const letter = {
     ...filled,
     ...{ head, language, fits, lines, asFilled: lines, addressing, signatures, allNotes: filled.notes },
-    ...{ along: [...papersAlong(head, situation), ...files], leftOut: [], letters: [], others: [] },
+    ...{
+      along: [...papersAlong(head, situation), ...files],
+      leftOut: [],
+      letters: [],
+      sameLetterDays: 0,
+      others: [],
+    },
   };
   return proof(letter, situation).map(({ kind, message }) => ({ kind, message }));
 }

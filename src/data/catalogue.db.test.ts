@@ -66,7 +66,15 @@ it.each(Object.entries(RECORD_TABLES))('%s: its columns are what the catalogue s
 
 /** What tables keep that no letter says. */
 const BESIDES: Readonly<Record<string, readonly string[]>> = {
-  business: ['hold_after_hours', 'idle_days', 'invites', 'reminder_spacing', 'set_up'],
+  business: [
+    'hold_after_hours',
+    'idle_days',
+    'invites',
+    'reminder_spacing',
+    'same_letter_days',
+    'set_up',
+    'take_back_seconds',
+  ],
   // They have no fields: letters say the ones that a client is written to and rung at.
   client: ['more_addresses', 'more_phones'],
   member: ['changes_shared', 'password_hash', 'role'],

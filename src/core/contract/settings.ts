@@ -8,5 +8,9 @@ export const SETTINGS = object({
   lateAfter: number().integer().min(1).max(240),
   /** days without use until a device is signed out */
   idleDays: number().integer().min(1).max(30),
+  /** seconds in which a letter can be taken back */
+  takeBackSeconds: number().integer().min(5).max(120),
+  /** days within which the same letter to the same person is asked about */
+  sameLetterDays: number().integer().min(1).max(90),
 }).noUnknown();
 export type Settings = InferType<typeof SETTINGS>;

@@ -22,6 +22,8 @@ export interface WritingAnswer {
   /** whose drafts and templates are kept apart on a device */
   business: string;
   letters: PastLetter[];
+  /** within so many days the same letter to the same person is asked about */
+  sameLetterDays: number;
   /** templates of which somebody is writing the next version; letters use the one before */
   reworded: { key: string; by: string; own: boolean }[];
   /** how the telephone numbers in the records are written in their countries */

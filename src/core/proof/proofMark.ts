@@ -67,6 +67,8 @@ export interface Proofed {
   leftOut: readonly string[];
   /** what was written before to this client */
   letters: readonly PastLetter[];
+  /** within so many days the same letter to the same person is asked about */
+  sameLetterDays: number;
   /** what in its words is another client's */
   others: readonly OfAnother[];
 }

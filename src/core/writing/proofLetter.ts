@@ -54,6 +54,7 @@ export function proofLetter(
       lines: linesOf(document),
       asFilled: linesOf(filled.document),
       letters: filled.letters,
+      sameLetterDays: filled.sameLetterDays,
       others,
       allNotes: filled.notes,
       fits: isMeantFor(template, situation),

@@ -30,6 +30,9 @@ import { LetterheadFiller, type Around } from './letterheadAround';
 /** How many filled letters are kept at hand. */
 const KEPT = 4;
 
+/** Where a business has not settled it. */
+const SAME_LETTER_DAYS = 7;
+
 /** What letters are written from. The records may be those of some clients only. */
 export interface WritingFacts {
   records: RecordsFile;
@@ -47,6 +50,8 @@ export interface WritingFacts {
   member: string;
   /** what was written before to the clients at hand; absent: nothing is known of it */
   letters?: readonly PastLetter[];
+  /** within so many days the same letter to the same person is asked about */
+  sameLetterDays?: number;
 }
 
 /** A letter as it is filled by rule and choice, before any word is changed by hand. */
@@ -60,6 +65,7 @@ export interface FilledLetter extends FairCopy, Addressees {
   along: readonly Along[];
   /** what was written before */
   letters: readonly PastLetter[];
+  sameLetterDays: number;
 }
 
 /**
@@ -185,6 +191,7 @@ export class WritingDesk {
         ...addedAlong(choices.added ?? []),
       ],
       letters: this.facts.letters ?? [],
+      sameLetterDays: this.facts.sameLetterDays ?? SAME_LETTER_DAYS,
     };
   }
 

@@ -25,6 +25,8 @@ export const BUSINESS = {
   reminder_spacing: or(whole(), 7),
   hold_after_hours: or(whole(), 6),
   idle_days: or(whole(), 14),
+  take_back_seconds: or(whole(), 10),
+  same_letter_days: or(whole(), 7),
   custom: or(json<Custom>(), {}),
   version: or(whole(), 1),
   set_up: maybe(json<SetUp>()),

@@ -8,6 +8,8 @@ const COLUMNS = {
   reminderSpacing: 'reminder_spacing',
   lateAfter: 'hold_after_hours',
   idleDays: 'idle_days',
+  takeBackSeconds: 'take_back_seconds',
+  sameLetterDays: 'same_letter_days',
 } as const;
 
 export async function businessSettings({ models }: Database, business_id: string): Promise<BusinessSettings> {

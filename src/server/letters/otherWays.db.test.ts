@@ -2,6 +2,7 @@ import { simpleParser } from 'mailparser';
 import { describe, expect, it } from 'vitest';
 import { bringOwnFile, listOwnFiles } from '../files/ownFiles';
 import { noteElsewhere, sendLetter } from '../sending/sendLetter';
+import { changeSettings, settingsOf } from '../settings';
 import { sendingDatabase } from '../sending/test/sendingDatabase';
 import { written } from '../sending/test/written';
 import { imke } from '../test/imke';
@@ -41,6 +42,16 @@ describe('a letter as a message file', () => {
     );
     expect(await letterAsFile(imke, letter)).toMatchObject({ result: 'stopped' });
   });
+});
+
+it('a letter can be taken back as long as the business has settled', async () => {
+  await changeSettings(imke, { takeBackSeconds: 30, sameLetterDays: 30 });
+  expect(await settingsOf(imke)).toMatchObject({
+    takeBackSeconds: 30,
+    sameLetterDays: 30,
+    reminderSpacing: 7,
+  });
+  expect(await sendLetter(imke, await written())).toEqual({ result: 'going', goesIn: 30_000 });
 });
 
 describe('a letter that went another way', () => {

@@ -1,10 +1,10 @@
 import { CURES, type Cure, type Undo } from '../../core/cures/cures';
+import { businessSettings } from '../../data/repositories/businessSettings';
 import { cureLetter as cure } from '../../data/repositories/sending/curedLetters';
 import { now } from '../clock';
 import { connection } from '../connection';
 import type { CurrentMember } from '../signIn/currentMember';
 import { oneLetter } from '../letters/oneLetter';
-import { TAKE_BACK_SECONDS } from './sendLetter';
 import { forMember } from '../forMember';
 
 export type Cured =
@@ -19,12 +19,13 @@ export const cureLetter = forMember(
     const letter = await oneLetter(member, id);
     if (!letter) return { result: 'none' };
     const { business_id, id: member_id } = member;
+    const { takeBackSeconds } = await businessSettings(connection(), business_id);
     const done = await cure(
       connection(),
       { business_id, member_id },
       id,
       { ...CURES[name], version },
-      { at: new Date(now()), seconds: TAKE_BACK_SECONDS, detail: `By ${member.full_name}.` },
+      { at: new Date(now()), seconds: takeBackSeconds, detail: `By ${member.full_name}.` },
     );
     if (done === undefined) return { result: 'changed', status: (await oneLetter(member, id))!.status };
     return { result: 'done', status: CURES[name].to ?? letter.status, version: done };

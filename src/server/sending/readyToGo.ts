@@ -8,6 +8,7 @@ import { changedFacts, type LetterFacts } from '../../core/writing/factsOf';
 import type { Choices } from '../../core/writing/letter';
 import { proofLetter } from '../../core/writing/proofLetter';
 import { WritingDesk, type FilledLetter } from '../../core/writing/writingDesk';
+import { businessSettings } from '../../data/repositories/businessSettings';
 import { pastLetters } from '../../data/repositories/pastLetters';
 import { recordsOfBusiness } from '../../data/repositories/recordsOfBusiness';
 import type { Attached } from '../../data/repositories/sending/attachments';
@@ -67,6 +68,7 @@ export async function readyToGo(
   const scope = scopeFrom(letter.start, record);
   const records = (await recordsOfBusiness(database, business_id, scope, own))!;
   const letters = await pastLetters(database, business_id, member.id, scope, letter.id);
+  const { sameLetterDays } = await businessSettings(database, business_id);
   const desk = new WritingDesk({
     records,
     now: now(),
@@ -76,6 +78,7 @@ export async function readyToGo(
     letterhead,
     files,
     letters,
+    sameLetterDays,
     member: member.key,
   });
   const filled = desk.fill(letter.start, letter.choices);

@@ -4,6 +4,7 @@ import { addressingOf, type Addressing } from '../../core/addressing/addressingO
 import type { Addressee } from '../../core/fill/filled';
 import type { StartingPoint } from '../../core/records/which/situation';
 import type { FilledLetter } from '../../core/writing/writingDesk';
+import { businessSettings } from '../../data/repositories/businessSettings';
 import { settleEarlier } from '../../data/repositories/sending/curedLetters';
 import { letterById } from '../../data/repositories/letters';
 import { keepOutgoing, type Goes } from '../../data/repositories/sending/keepOutgoing';
@@ -14,16 +15,15 @@ import type { CurrentMember } from '../signIn/currentMember';
 import { forMember } from '../forMember';
 import { readyToGo, type ReadyLetter, type WrittenLetter } from './readyToGo';
 
-/** How long a letter can be taken back. */
-export const TAKE_BACK_SECONDS = 10;
-
 /**
  * Takes a letter to be sent, as it is ready to go. The exact text, HTML, recipients and values are written in one transaction, and are
  * the queue of what is to be sent.
  */
 export const sendLetter = forMember(
-  async (member: CurrentMember, letter: WrittenLetter): Promise<SendAnswer> =>
-    keepReady(member, letter, { in: TAKE_BACK_SECONDS }),
+  async (member: CurrentMember, letter: WrittenLetter): Promise<SendAnswer> => {
+    const { takeBackSeconds } = await businessSettings(connection(), member.business_id);
+    return keepReady(member, letter, { in: takeBackSeconds });
+  },
 );
 
 /** Notes a letter that has gone another way, with all that it said: it is not sent from here. */

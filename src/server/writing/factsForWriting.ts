@@ -3,6 +3,7 @@ import { countriesOf } from '../../core/fill/formats/phones/countriesOf';
 import type { StartingPoint } from '../../core/records/which/situation';
 import { beginsWith } from '../../core/writing/beginsWith';
 import { WritingDesk } from '../../core/writing/writingDesk';
+import { businessSettings } from '../../data/repositories/businessSettings';
 import { pastLetters } from '../../data/repositories/pastLetters';
 import { recordsOfBusiness } from '../../data/repositories/recordsOfBusiness';
 import { scopeFrom, startingRecord } from '../../data/repositories/startingRecords';
@@ -37,11 +38,12 @@ export const factsForWriting = forMember(
     const record = await startingRecord(database, business_id, start);
     if (!record) return undefined;
     const scope = scopeFrom(start, record);
-    const [records, letters, edition, reworded] = await Promise.all([
+    const [records, letters, edition, reworded, { sameLetterDays }] = await Promise.all([
       recordsOfBusiness(database, business_id, scope),
       pastLetters(database, business_id, id, scope),
       editionOfTemplates(database, business_id, id),
       templatesInDraft(database, { business_id, member_id: id }),
+      businessSettings(database, business_id),
     ]);
     const facts = {
       records: records!,
@@ -49,6 +51,7 @@ export const factsForWriting = forMember(
       member: key,
       business: business_id,
       letters,
+      sameLetterDays,
       reworded,
       phones: countriesOf(records!),
       edition,

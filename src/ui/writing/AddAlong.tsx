@@ -73,7 +73,7 @@ export function AddAlong({ from, there, onAdd, onDone }: Props) {
           ))}
         {choices.state === 'here' && <p className="field-help">{fileLimits(choices.left)}</p>}
       </FileDrop>
-      <button type="button" className="btn btn-link" onClick={onDone}>
+      <button type="button" className="btn btn-link" disabled={bringing.length > 0} onClick={onDone}>
         Done
       </button>
     </section>

@@ -120,6 +120,19 @@ describe('the same letter again', () => {
   ])('%s is none', (_, one) => expect(ids('x', { letters: [one as ReturnType<typeof letter>] })).toEqual([]));
 });
 
+it('the same letter is asked about within as many days as the business has settled', () => {
+  const letters = [
+    {
+      template: 't',
+      about: { kind: 'client' as const, key: 'c1' },
+      at: '2026-02-20T10:00:00Z',
+      to: ['oda@hartigan.example'],
+    },
+  ];
+  expect(ids('x', { letters, sameLetterDays: 10 })).toEqual([]);
+  expect(ids('x', { letters, sameLetterDays: 11 })).toEqual(['same again 2026-02-20T10:00:00Z']);
+});
+
 describe('an address from which the last letter came back', () => {
   const letter = (at: string, more: object = {}) => ({
     template: 'other',
@@ -158,6 +171,13 @@ describe('the language', () => {
       false,
     ],
     ['English to who reads English', ENGLISH, {}, '', false],
+    [
+      'Danish, which has some of the same small words',
+      'Hej Oda, vi kommer på mandag for at stemme klaveret, og for at se på to hamre; det tager to timer, og vi har alt med, så du kan blive på arbejde.',
+      {},
+      '',
+      false,
+    ],
     ['too little to tell', 'Guten Tag, bis Montag.', {}, '', false],
   ])('%s', (_, body, records, head, isQuery) => {
     const found = ids(body, { records, head });

@@ -3,16 +3,16 @@ import { formatsOf } from '../../fill/formats/formatsOf';
 import { fullName } from '../../people/names';
 import type { Check } from '../proofMark';
 
-/** The same letter to the same person within so many days is hardly meant. */
-const SAME_WITHIN_DAYS = 7;
-
-/** What was already said to whom is known before it is said again. */
-export const checkSameAgain: Check = ({ template, letters, addressing: { to } }, { book }) => {
+/** What was already said to whom is known before it is said again: the same letter within some days is hardly meant. */
+export const checkSameAgain: Check = (
+  { template, letters, sameLetterDays, addressing: { to } },
+  { book },
+) => {
   const addresses = new Set(to.map(({ email }) => email.toLowerCase()));
   const last = letters.findLast((letter) => {
     if (letter.template !== template || !letter.to?.some((one) => addresses.has(one.toLowerCase())))
       return false;
-    return book.today - dayAt(readMoment(letter.at) ?? 0, book.zone) < SAME_WITHIN_DAYS;
+    return book.today - dayAt(readMoment(letter.at) ?? 0, book.zone) < sameLetterDays;
   });
   if (!last) return [];
   const formats = formatsOf(book);

@@ -17,8 +17,9 @@ const SMALL: Readonly<Record<string, ReadonlySet<string>>> = {
   ),
 };
 
-/** Fewer small words than these tell no language. */
+/** Fewer small words than these tell no language, nor where they are a smaller part of all words: other languages have some of them, too. */
 const ENOUGH = 6;
+const SHARE = 0.15;
 
 /** In which of English, German and French a text is written, by its small words; undefined where they do not tell. */
 export function languageGuessed(text: string): string | undefined {
@@ -27,5 +28,6 @@ export function languageGuessed(text: string): string | undefined {
     .map(([language, small]) => ({ language, count: words.filter((word) => small.has(word)).length }))
     .sort((a, b) => b.count - a.count);
   const [first, second] = counted;
-  return first!.count >= ENOUGH && first!.count > 2 * second!.count ? first!.language : undefined;
+  const tells = first!.count >= ENOUGH && first!.count >= SHARE * words.length;
+  return tells && first!.count > 2 * second!.count ? first!.language : undefined;
 }

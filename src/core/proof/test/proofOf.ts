@@ -23,6 +23,7 @@ export interface Given {
   signatures?: Signature[];
   files?: OwnFile[];
   letters?: PastLetter[];
+  sameLetterDays?: number;
   others?: OfAnother[];
   /** typed by hand: words that stand in the letter, and what is put in their place */
   typed?: readonly (readonly [before: string, after: string])[];
@@ -52,6 +53,7 @@ export function proofOf(body: string, given: Given = {}): ProofMark[] {
     signatures: signatures ?? [],
     files: given.files ?? [],
     letters: given.letters ?? [],
+    ...(given.sameLetterDays === undefined ? {} : { sameLetterDays: given.sameLetterDays }),
     member: 'imke',
   });
   const filled = desk.fill({ kind, key }, { template: 't', answers: {}, ...choices });

@@ -1,0 +1,26 @@
+import type { Settings } from '../../core/contract/settings';
+import { NumberSetting } from '../shell/NumberSetting';
+
+const SETTINGS = [
+  {
+    name: 'takeBackSeconds',
+    label: 'Seconds in which a letter can be taken back',
+    choices: [5, 10, 20, 30, 60, 120],
+  },
+  {
+    name: 'sameLetterDays',
+    label: 'Days within which the same letter to the same person is asked about',
+    choices: [1, 3, 7, 14, 30, 60, 90],
+  },
+] as const;
+
+/** What holds for every letter on its way out. */
+export function LetterWays({ settings }: { settings: Required<Settings> }) {
+  return (
+    <div className="form-part">
+      {SETTINGS.map(({ name, label, choices }) => (
+        <NumberSetting key={name} name={name} label={label} value={settings[name]} choices={choices} />
+      ))}
+    </div>
+  );
+}
