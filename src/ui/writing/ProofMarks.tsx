@@ -55,7 +55,7 @@ function Cure({ mark, store, onGo }: { mark: ProofMark } & Omit<Props, 'marks'>)
         <button
           type="button"
           className="btn btn-link"
-          onClick={() => (hole === undefined ? store.goTo(at!) : onGo(hole))}
+          onClick={() => (hole === undefined ? store.goTo(mark) : onGo(hole))}
         >
           Go there
         </button>

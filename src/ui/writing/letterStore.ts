@@ -143,7 +143,8 @@ export class LetterStore {
   }
 
   /** Puts right what a mark of the proof is about, as its cure says. */
-  cure({ cure, at }: ProofMark): void {
+  cure(mark: ProofMark): void {
+    const { cure, at } = this.atThisMoment(mark);
     if (!cure) return;
     if ('leaveOut' in cure) this.leaveOutAlong(cure.leaveOut);
     else if ('attach' in cure)
@@ -151,9 +152,16 @@ export class LetterStore {
     else if (at) this.changeDocument((document) => putWords(document, at, cure.put));
   }
 
-  /** Goes to words of the letter, and selects them. */
-  goTo(place: Place): void {
-    this.page?.goTo(place);
+  /** Goes to the words that a mark is about, and selects them. */
+  goTo(mark: ProofMark): void {
+    const { at } = this.atThisMoment(mark);
+    if (at) this.page?.goTo(at);
+  }
+
+  /** A mark with the place that it has now: something may have been typed before it since it was shown. */
+  private atThisMoment(mark: ProofMark): ProofMark {
+    const { at: _, ...gone } = mark;
+    return this.marks().find(({ id }) => id === mark.id) ?? gone;
   }
 
   /** Says of something that goes along whether it goes with this letter; what was added is there no more. */

@@ -9,7 +9,8 @@ import { isSaidByField, type Line } from './lines';
 export type Named = Omit<AskedOfOthers, 'from'>;
 
 const EMAIL = /[\p{L}\p{N}._%+-]{1,64}@[\p{L}\p{N}.-]{1,190}\.\p{L}{2,24}/gu;
-const PHONE = /(?<![\d,.])\+?\(?\d[\d ()/-]{6,20}\d(?![\d,.]\d)/gu;
+/** A date is none: 3/3/2026, 2026-03-03. */
+const PHONE = /(?<![\d,./-])(?!\d{1,4}[/-]\d{1,2}[/-]\d{1,4}(?!\d))\+?\(?\d[\d ()/-]{6,20}\d(?![\d,.]\d)/gu;
 const STREET = /(?<!\p{L})\d{1,4}\p{L}?\s\p{Lu}[\p{L}’'-]+(?:\s\p{Lu}[\p{L}’'-]+){0,3}/gu;
 const INVOICE = /(?<![\p{L}\p{N}-])\p{Lu}{1,6}-\d{2,8}(?![\p{L}\p{N}-])/gu;
 const WORD = /[\p{L}][\p{L}\p{M}’'-]*/gu;
@@ -58,7 +59,8 @@ function namesIn(lines: readonly Line[], own: ReadonlySet<string>): string[] {
       if (!isPart || (last && !follows)) run = [];
       if (!isPart) continue;
       run.push(one);
-      // Every row of words that ends here.
+      // Every row of words that ends here; a particle ends none.
+      if (!/^\p{Lu}/u.test(one.word)) continue;
       for (let i = Math.max(0, run.length - LONGEST_NAME); i < run.length - 1; i++) {
         const from = run[i]!.from;
         const name = line.text.slice(from, one.to);
