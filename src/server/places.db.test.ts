@@ -173,7 +173,7 @@ it('a letter is written from one client’s records and everybody’s templates'
   expect(facts.records.clients!.map(({ key }) => key)).toEqual(['hartigan']);
   expect(facts.list!.groups.flatMap(({ templates }) => templates)).toHaveLength(26);
   expect(facts.list!.templates).toHaveLength(26);
-  expect(facts.words!.map(({ key }) => key)).toEqual(['visit-confirmed']);
+  expect(facts.words!.map(({ key }) => key)).toEqual(['visit-coming-up']);
   expect(JSON.stringify(facts)).not.toContain('password');
   expect(await factsForWriting(elsewhere, { kind: 'booking', key: 'b-hartigan' })).toBeUndefined();
 });

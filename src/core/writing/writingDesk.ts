@@ -7,6 +7,8 @@ import { compileTemplate, type CompiledTemplate } from '../fill/compileTemplate'
 import { senderOf, type Answers } from '../fill/fillInto';
 import { readPassages, type ReadPassage } from '../fill/paths/scope';
 import { inWords } from '../problems/problem';
+import { SCHEMA_DEFAULTS } from '../records/defaults';
+import { blankLetter, blankLetterKey } from '../template/blankLetter';
 import { RecordBook } from '../records/recordBook';
 import type { RecordsFile } from '../records/recordsFile';
 import { schemaOf, type Schema } from '../records/schema';
@@ -92,8 +94,16 @@ export class WritingDesk {
       new LetterheadFiller(facts.letterhead, { schema: this.schema, passages: this.passages });
   }
 
+  /** A template by its key, or the blank letter that the key is of. */
   template(key: string): AnyTemplate | undefined {
-    return this.templates.get(key);
+    const { locale = SCHEMA_DEFAULTS.locale } = this.facts.records.business;
+    return this.templates.get(key) ?? blankLetter(key, locale);
+  }
+
+  /** The key of a letter without a template, in the language of whoever gets it. */
+  blankLetter({ start, client }: Situation): string {
+    const { locale = SCHEMA_DEFAULTS.locale } = this.facts.records.business;
+    return blankLetterKey(start.kind, client?.record.language, locale);
   }
 
   /** Whether there is a template whose words have yet to be brought. */
@@ -111,7 +121,7 @@ export class WritingDesk {
   compile(key: string): CompiledTemplate | string[] {
     let compiled = this.compiled.get(key);
     if (!compiled) {
-      const template = this.templates.get(key);
+      const template = this.template(key);
       if (!template) return ['This template is no longer there.'];
       if (!hasWords(template)) return ['The words of this template have not come yet.'];
       const judged = compileTemplate(template, {

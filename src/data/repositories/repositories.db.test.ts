@@ -126,6 +126,7 @@ it('the letters written before, with what they were about', async () => {
     about: { kind: 'invoice', key: 'LPC-1048' },
     at: '2026-11-15T09:40:00.000Z',
     member: 'imke',
+    to: ['accounts@thornholtcollege.example'],
   });
   expect(letters.every(({ at }, i) => i === 0 || letters[i - 1]!.at <= at)).toBe(true);
 });

@@ -5,6 +5,7 @@ import { linesOf } from '../../core/proof/reading/lines';
 import { namedIn } from '../../core/proof/reading/namedIn';
 import type { StartingPoint } from '../../core/records/which/situation';
 import { changedFacts, type LetterFacts } from '../../core/writing/factsOf';
+import { isBlankLetter } from '../../core/template/blankLetter';
 import type { Choices } from '../../core/writing/letter';
 import { proofLetter } from '../../core/writing/proofLetter';
 import { WritingDesk, type FilledLetter } from '../../core/writing/writingDesk';
@@ -36,7 +37,8 @@ export interface WrittenLetter {
 /** A letter that may go: as it goes, and what it was filled from. */
 export interface ReadyLetter {
   record: StartingRecord;
-  templateId: string;
+  /** null: a blank letter has none */
+  templateId: string | null;
   filled: FilledLetter;
   written: {
     subject: string;
@@ -58,13 +60,15 @@ export async function readyToGo(
 ): Promise<ReadyLetter | Exclude<SendAnswer, { result: 'going' | 'already' | 'noted' }>> {
   const database = connection();
   const { business_id } = member;
+  const { template: key } = letter.choices;
+  const isBlank = isBlankLetter(key);
   const [record, template, { own, passages, signatures, letterhead, files }] = await Promise.all([
     startingRecord(database, business_id, letter.start),
-    templateAtVersion(database, business_id, member.id, letter.choices.template, letter.templateVersion),
+    isBlank ? undefined : templateAtVersion(database, business_id, member.id, key, letter.templateVersion),
     sharedWords(database, business_id),
   ]);
   if (!record) return { result: 'gone', what: 'record' };
-  if (!template) return { result: 'gone', what: 'template' };
+  if (!template && !isBlank) return { result: 'gone', what: 'template' };
   const scope = scopeFrom(letter.start, record);
   const records = (await recordsOfBusiness(database, business_id, scope, own))!;
   const letters = await pastLetters(database, business_id, member.id, scope, letter.id);
@@ -72,7 +76,7 @@ export async function readyToGo(
   const desk = new WritingDesk({
     records,
     now: now(),
-    templates: [template],
+    templates: template ? [template] : [],
     passages,
     signatures,
     letterhead,
@@ -101,5 +105,5 @@ export async function readyToGo(
   const along = filled.along.filter(({ id }) => !leftOut.includes(id));
   const goes = await filesThatGo({ business_id, client_id: record.client_id }, filled, along);
   if (!goes.files) return { result: 'stopped', stops: goes.stops };
-  return { record, templateId: template.id, filled, written, files: goes.files };
+  return { record, templateId: template?.id ?? null, filled, written, files: goes.files };
 }

@@ -73,7 +73,7 @@ async function keep(
         ...(await recordsWrittenAbout(business_id, filled, start)),
         member_id,
         template_id: templateId,
-        template_version: templateVersion,
+        template_version: templateId === null ? null : templateVersion,
         notes: filled.notes,
         choices,
         reply_to: filled.replyTo || null,

@@ -34,6 +34,7 @@ export function TemplateChooser({ title, from, writing, situation, chosen, onCho
   const [wanted, setWanted] = useState('');
   const search = useDeferredValue(wanted.trim());
   const { fitting, others } = useMemo(() => desk.fitting(situation, letters), [desk, letters, situation]);
+  const blank = desk.blankLetter(situation);
   const entry = (fit: Fit) => (
     <Entry
       key={fit.key}
@@ -83,6 +84,14 @@ export function TemplateChooser({ title, from, writing, situation, chosen, onCho
               <ul>{fitting.map(entry)}</ul>
             </section>
           )}
+          <ul aria-label="Without a template">
+            <Entry
+              fit={{ key: blank, reason: 'Greeting and signature, the rest by hand' }}
+              name="A blank letter"
+              chosen={chosen === blank}
+              onChoose={onChoose}
+            />
+          </ul>
           <h2 className="list-name">{fitting.length ? 'The others' : 'Templates'}</h2>
           {groups.map((group) => {
             const own = group.templates.flatMap((key) => others.get(key) ?? []);

@@ -60,6 +60,8 @@ describe('other words are put', () => {
       'Hello Oda, we come. Soon.',
     );
     expect(words(putWords(two, { line: 1, from: 0, to: 0 }, 'Oh, '))[1]).toBe('Oh, Hello Oda, we come.');
+    const empty: CopyDocument = { type: 'doc', content: [{ type: 'subject', content: [] }] };
+    expect(words(putWords(empty, { line: 0, from: 0, to: 0 }, 'Visit'))).toEqual(['Visit']);
   });
 
   it('in the cell of a table, and nowhere when there is no such line', () => {

@@ -46,5 +46,7 @@ function replaced(nodes: readonly CopyWord[], { from, to }: Place, words: string
     isPut = true;
     if (text.slice(end)) result.push({ ...node, type: 'text', text: text.slice(end) } as CopyWord);
   }
+  // A line without a word takes them, too.
+  if (!isPut && words && from === to) result.push({ type: 'text', text: words });
   return result;
 }
