@@ -55,6 +55,14 @@ export function besideAnother(name: string, number: number): string {
   return `${stem} ${number}${ending ? `.${ending}` : ''}`;
 }
 
+/** A name that none of some files has, whatever its case: the one given, else one beside it. */
+export function freeName(name: string, taken: readonly string[]): string {
+  const names = new Set(taken.map((one) => one.toLowerCase()));
+  let free = name;
+  for (let number = 2; names.has(free.toLowerCase()); number++) free = besideAnother(name, number);
+  return free;
+}
+
 /** A name that a file is given: its ending stays, for it says what the file is. */
 export function renamed(given: string, before: string): string {
   const name = fileName(given);

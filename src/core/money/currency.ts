@@ -37,7 +37,8 @@ export function readAmount(text: string, currency: string): number | undefined {
   const found = /^(\d{1,3}(?:,\d{3})+|\d+)(?:\.(\d+))?$/.exec(figures);
   if (!found || (before && behind)) return undefined;
   const sign = before || behind;
-  if (sign && !signsOf(currency).has(sign.toUpperCase())) return undefined;
+  if (sign && ![...signsOf(currency)].some((one) => one.toUpperCase() === sign.toUpperCase()))
+    return undefined;
   const places = minorDigits(currency);
   const part = found[2] ?? '';
   if (part.length > places) return undefined;
@@ -48,15 +49,15 @@ export function readAmount(text: string, currency: string): number | undefined {
 
 const signs = new Map<string, ReadonlySet<string>>();
 
-/** How a currency is written beside an amount: by its code and its signs, in capitals. */
-function signsOf(currency: string): ReadonlySet<string> {
+/** How a currency is written beside an amount: by its code and its signs. */
+export function signsOf(currency: string): ReadonlySet<string> {
   let known = signs.get(currency);
   if (!known) {
-    const shown = (['symbol', 'narrowSymbol'] as const).map((currencyDisplay) =>
-      new Intl.NumberFormat('en', { style: 'currency', currency, currencyDisplay })
-        .formatToParts(0)
-        .find(({ type }) => type === 'currency')!
-        .value.toUpperCase(),
+    const shown = (['symbol', 'narrowSymbol'] as const).map(
+      (currencyDisplay) =>
+        new Intl.NumberFormat('en', { style: 'currency', currency, currencyDisplay })
+          .formatToParts(0)
+          .find(({ type }) => type === 'currency')!.value,
     );
     signs.set(currency, (known = new Set([currency, ...shown])));
   }

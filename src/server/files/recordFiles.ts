@@ -1,4 +1,4 @@
-import { besideAnother, renamed, type FileChange, type FileChanged } from '../../core/contract/files';
+import { freeName, renamed, type FileChange, type FileChanged } from '../../core/contract/files';
 import {
   MOST_OF_ONE,
   type FileOwner,
@@ -66,6 +66,7 @@ const keep = forMember(
       business_id,
       place,
       { ...ready, at },
+      // A camera calls many pictures the same.
       (taken) => freeName(name, taken),
       MOST_OF_ONE,
     );
@@ -84,14 +85,6 @@ const keep = forMember(
     };
   },
 );
-
-/** A camera calls many pictures the same. */
-function freeName(name: string, taken: readonly string[]): string {
-  const names = new Set(taken.map((one) => one.toLowerCase()));
-  let free = name;
-  for (let number = 2; names.has(free.toLowerCase()); number++) free = besideAnother(name, number);
-  return free;
-}
 
 /** What a file of a record holds. Undefined: there is none of that id. */
 export const recordFile = forMember(({ business_id }: CurrentMember, id: string) =>

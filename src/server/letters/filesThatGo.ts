@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import { besideAnother, MOST_ATTACHED, tooLargeFile } from '../../core/contract/files';
+import { freeName, MOST_ATTACHED, tooLargeFile } from '../../core/contract/files';
 import { alongInWords, sizeTogether, type Along } from '../../core/writing/goesAlong';
 import type { FilledLetter } from '../../core/writing/writingDesk';
 import { keepFile } from '../../data/repositories/files/files';
@@ -37,7 +37,9 @@ export async function filesThatGo(
     const ready = one.paper
       ? await kept(business_id, await made(business_id, one, filled))
       : found.get(one.added?.id ?? one.name.toLowerCase());
-    if (ready) files.push({ ...ready, name: freeName(ready.name, files) });
+    // Two files of one name would be taken for one.
+    const taken = files.map(({ name }) => name);
+    if (ready) files.push({ ...ready, name: freeName(ready.name, taken) });
     else stops.push(`“${alongInWords(one)}” cannot go along: it is no longer there. Leave it out.`);
   }
   const together = sizeTogether(files);
@@ -65,12 +67,4 @@ async function kept(
   const sha256 = createHash('sha256').update(content).digest('hex');
   await keepFile(connection(), business_id, { sha256, media_type: 'application/octet-stream', content });
   return { name, sha256, size: content.length };
-}
-
-/** Two files of one name would be taken for one. */
-function freeName(name: string, files: readonly Attached[]): string {
-  const taken = new Set(files.map((file) => file.name.toLowerCase()));
-  let free = name;
-  for (let number = 2; taken.has(free.toLowerCase()); number++) free = besideAnother(name, number);
-  return free;
 }

@@ -1,11 +1,9 @@
 import { invoiceFileName } from '../../core/papers/paperNames';
-import { RecordBook } from '../../core/records/recordBook';
+import type { RecordBook } from '../../core/records/recordBook';
 import type { InvoiceData } from '../../core/records/recordsFile';
 import { picturesOfBusiness } from '../../data/repositories/files/pictures';
-import { recordsOfBusiness } from '../../data/repositories/recordsOfBusiness';
-import { scopeFrom, startingRecord } from '../../data/repositories/startingRecords';
-import { now } from '../clock';
 import { connection } from '../connection';
+import { bookAbout } from './bookAbout';
 import { forMember } from '../forMember';
 import type { CurrentMember } from '../signIn/currentMember';
 import { printInvoice } from './printInvoice';
@@ -19,13 +17,8 @@ export interface MadePaper {
 /** An invoice as a PDF. Undefined: there is no such invoice. */
 export const invoicePaper = forMember(
   async ({ business_id }: CurrentMember, key: string): Promise<MadePaper | undefined> => {
-    const database = connection();
-    const start = { kind: 'invoice', key } as const;
-    const record = await startingRecord(database, business_id, start);
-    if (!record) return undefined;
-    const records = await recordsOfBusiness(database, business_id, scopeFrom(start, record));
-    const book = new RecordBook(records!, now());
-    return paperOfInvoice(business_id, book, book.invoices.get(key)!);
+    const book = await bookAbout(business_id, { kind: 'invoice', key });
+    return book && paperOfInvoice(business_id, book, book.invoices.get(key)!);
   },
 );
 

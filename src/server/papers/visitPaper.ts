@@ -1,12 +1,11 @@
 import { calendarEntry } from '../../core/papers/calendarEntry';
 import { visitFileName } from '../../core/papers/paperNames';
-import { RecordBook } from '../../core/records/recordBook';
+import type { RecordBook } from '../../core/records/recordBook';
 import type { BookingData } from '../../core/records/recordsFile';
 import { uidOfBooking } from '../../core/takingOut/calendarOf';
-import { recordsOfBusiness } from '../../data/repositories/recordsOfBusiness';
-import { scopeFrom, startingRecord } from '../../data/repositories/startingRecords';
-import { now } from '../clock';
+import { startingRecord } from '../../data/repositories/startingRecords';
 import { connection } from '../connection';
+import { bookAbout } from './bookAbout';
 import { forMember } from '../forMember';
 import type { CurrentMember } from '../signIn/currentMember';
 import type { MadePaper } from './invoicePaper';
@@ -14,13 +13,8 @@ import type { MadePaper } from './invoicePaper';
 /** A visit as an entry for its client's calendar. Undefined: there is no such visit. */
 export const visitPaper = forMember(
   async ({ business_id }: CurrentMember, key: string): Promise<MadePaper | undefined> => {
-    const database = connection();
-    const start = { kind: 'booking', key } as const;
-    const record = await startingRecord(database, business_id, start);
-    if (!record) return undefined;
-    const records = await recordsOfBusiness(database, business_id, scopeFrom(start, record));
-    const book = new RecordBook(records!, now());
-    return paperOfVisit(business_id, book, book.bookings.get(key)!);
+    const book = await bookAbout(business_id, { kind: 'booking', key });
+    return book && paperOfVisit(business_id, book, book.bookings.get(key)!);
   },
 );
 

@@ -48,6 +48,8 @@ export interface ReadyLetter {
     language: string;
   };
   files: readonly Attached[];
+  /** so long it can be taken back */
+  takeBackSeconds: number;
 }
 
 /**
@@ -72,7 +74,7 @@ export async function readyToGo(
   const scope = scopeFrom(letter.start, record);
   const records = (await recordsOfBusiness(database, business_id, scope, own))!;
   const letters = await pastLetters(database, business_id, member.id, scope, letter.id);
-  const { sameLetterDays } = await businessSettings(database, business_id);
+  const { sameLetterDays, takeBackSeconds } = await businessSettings(database, business_id);
   const desk = new WritingDesk({
     records,
     now: now(),
@@ -105,5 +107,5 @@ export async function readyToGo(
   const along = filled.along.filter(({ id }) => !leftOut.includes(id));
   const goes = await filesThatGo({ business_id, client_id: record.client_id }, filled, along);
   if (!goes.files) return { result: 'stopped', stops: goes.stops };
-  return { record, templateId: template?.id ?? null, filled, written, files: goes.files };
+  return { record, templateId: template?.id ?? null, filled, written, files: goes.files, takeBackSeconds };
 }

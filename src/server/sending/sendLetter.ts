@@ -4,7 +4,6 @@ import { addressingOf, type Addressing } from '../../core/addressing/addressingO
 import type { Addressee } from '../../core/fill/filled';
 import type { StartingPoint } from '../../core/records/which/situation';
 import type { FilledLetter } from '../../core/writing/writingDesk';
-import { businessSettings } from '../../data/repositories/businessSettings';
 import { settleEarlier } from '../../data/repositories/sending/curedLetters';
 import { letterById } from '../../data/repositories/letters';
 import { keepOutgoing, type Goes } from '../../data/repositories/sending/keepOutgoing';
@@ -20,19 +19,21 @@ import { readyToGo, type ReadyLetter, type WrittenLetter } from './readyToGo';
  * the queue of what is to be sent.
  */
 export const sendLetter = forMember(
-  async (member: CurrentMember, letter: WrittenLetter): Promise<SendAnswer> => {
-    const { takeBackSeconds } = await businessSettings(connection(), member.business_id);
-    return keepReady(member, letter, { in: takeBackSeconds });
-  },
+  async (member: CurrentMember, letter: WrittenLetter): Promise<SendAnswer> =>
+    keepReady(member, letter, ({ takeBackSeconds }) => ({ in: takeBackSeconds })),
 );
 
 /** Notes a letter that has gone another way, with all that it said: it is not sent from here. */
 export const noteElsewhere = forMember(
   async (member: CurrentMember, letter: WrittenLetter): Promise<SendAnswer> =>
-    keepReady(member, letter, 'elsewhere'),
+    keepReady(member, letter, () => 'elsewhere'),
 );
 
-async function keepReady(member: CurrentMember, letter: WrittenLetter, goes: Goes): Promise<SendAnswer> {
+async function keepReady(
+  member: CurrentMember,
+  letter: WrittenLetter,
+  goesWhen: (ready: ReadyLetter) => Goes,
+): Promise<SendAnswer> {
   const { business_id } = member;
   const already = async (): Promise<SendAnswer | undefined> => {
     const before = await letterById(connection(), business_id, letter.id);
@@ -42,6 +43,7 @@ async function keepReady(member: CurrentMember, letter: WrittenLetter, goes: Goe
   if (before) return before;
   const ready = await readyToGo(member, letter);
   if ('result' in ready) return ready;
+  const goes = goesWhen(ready);
   try {
     await keep(member, letter, ready, goes);
   } catch (error) {

@@ -3,6 +3,7 @@
 import { useState } from 'react';
 import { sizeInWords } from '../../core/describe/sizeInWords';
 import { imageSources, withImagesAt } from '../../core/fill/write/images';
+import { letterFileName } from '../../core/papers/paperNames';
 import { proofLetter } from '../../core/writing/proofLetter';
 import { sizeTogether } from '../../core/writing/goesAlong';
 import { pictureAddress } from '../document/pictureAddress';
@@ -63,7 +64,7 @@ export function OtherWays({ view, store, asFile, onElsewhere }: Props) {
     const address = URL.createObjectURL(file);
     const link = document.createElement('a');
     link.href = address;
-    link.download = `${letter().subject.replace(/[^\p{L}\p{N} ._-]/gu, '-') || 'letter'}.eml`;
+    link.download = letterFileName(letter().subject);
     link.click();
     URL.revokeObjectURL(address);
     return true;

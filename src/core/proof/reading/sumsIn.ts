@@ -1,3 +1,4 @@
+import { signsOf } from '../../money/currency';
 import { readWrittenSum } from '../../money/readWrittenSum';
 
 /** A sum as it is written in a text. */
@@ -21,16 +22,7 @@ export function sumsIn(text: string, currency: string, locale: string): WrittenS
 function patternOf(currency: string): RegExp {
   let pattern = patterns.get(currency);
   if (!pattern) {
-    const signs = new Set([currency]);
-    for (const currencyDisplay of ['symbol', 'narrowSymbol'] as const) {
-      const parts = new Intl.NumberFormat('en', {
-        style: 'currency',
-        currency,
-        currencyDisplay,
-      }).formatToParts(0);
-      signs.add(parts.find(({ type }) => type === 'currency')!.value);
-    }
-    const sign = [...signs].map((one) => one.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')).join('|');
+    const sign = [...signsOf(currency)].map((one) => one.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')).join('|');
     const figures = "\\d+(?:[.,'’\\u00a0\\u202f ]\\d{3})*(?:[.,]\\d{1,2})?";
     pattern = new RegExp(
       `(?<![\\p{L}\\d.,])(?:[-−]?(?:${sign})\\s?${figures}(?!\\d)|${figures}\\s?(?:${sign})(?!\\p{L}))`,
