@@ -11,7 +11,7 @@ const phone = { ...desk, viewport: { width: 390, height: 844 }, hasTouch: true, 
 
 /** What changes the templates that others count on comes after them. */
 const CHANGING =
-  /(?:arrange|asking|bringing|clients|work|files|keyboard|pencil|pictures|recordFiles|records|signatures|takingOut|trial)\.spec\.ts/;
+  /(?:arrange|asking|bringing|clients|work|files|inTurn|keyboard|later|margin|pencil|pictures|recordFiles|records|signatures|takingOut|trial)\.spec\.ts/;
 
 export default defineConfig({
   testDir: 'e2e',

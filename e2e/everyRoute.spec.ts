@@ -117,7 +117,8 @@ function expectWords(what: string, { status, words }: Answered, route: Route, am
   expect(status, `${what}: ${words.slice(0, 200)}`).toBeGreaterThanOrEqual(200);
   expect(status, `${what}: ${words.slice(0, 200)}`).toBeLessThan(500);
   if (among.length) expect(among, what).toContain(status);
-  if (status < 400 || route.isPage) return;
+  // “..” in an address leads to another one, which may know no such method: the framework says so without words.
+  if (status < 400 || status === 405 || route.isPage) return;
   // The page knows what to say to a result or a state.
   const {
     error,

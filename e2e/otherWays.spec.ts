@@ -10,7 +10,7 @@ const CLIENTS = {
   phone: { booking: 'b77', address: 'nakagawa@post.example', client: 'nakagawa' },
 } as const;
 
-const ways = (page: Page) => page.locator('.other-ways');
+const ways = (page: Page) => page.locator('.other-ways:not(.send-later)');
 
 test('a letter goes another way: copied, as a file, and noted with the client, and never from here', async ({
   page,

@@ -218,8 +218,8 @@ test('a passage is made and written, and changed in the template that has it', a
   await expect(
     page.getByText('It stands in').getByRole('link', { name: own('Has a passage') }),
   ).toBeVisible();
-  const [park] = await page.getByRole('textbox', { name: 'Passage' }).locator('p').all();
-  await park!.click({ position: { x: 30, y: 12 } });
+  const park = page.getByRole('textbox', { name: 'Passage' }).locator('p').first();
+  await park.click({ position: { x: 30, y: 12 } });
   await page.keyboard.press('Home');
   await page.keyboard.type('Please: ');
   await page.getByRole('button', { name: 'Keep this passage' }).click();

@@ -4,8 +4,23 @@ import { expect, type Page } from '@playwright/test';
 /** The heading of Today on the day that the tests are run for (FAIRQUILL_NOW). */
 export const TODAY = 'Wednesday 25 November';
 
-/** Signs in as the owner, or another member, without a page; signIn.spec.ts goes through the page itself. */
-export async function signIn(
+/**
+ * Signs in as the owner, or another member, without a page; signIn.spec.ts goes through the page itself. Letters that are begun stay on
+ * the test's own device: those who test at the same time are one member, and would find them.
+ */
+export async function signIn(page: Page, ...member: [email: string, password: string] | []): Promise<void> {
+  await page
+    .context()
+    .route('**/api/drafts/*', (route) =>
+      route.request().method() === 'PUT'
+        ? route.fulfill({ status: 503, json: { error: 'Not for the server.' } })
+        : route.fallback(),
+    );
+  await signInOnDevice(page, ...member);
+}
+
+/** The same, on one of several devices: what is begun there goes on on the others. */
+export async function signInOnDevice(
   page: Page,
   email = 'imke@larkfield.example',
   password = 'larkfield-imke',

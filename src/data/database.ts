@@ -9,7 +9,14 @@ import { ENQUIRY_FORM } from './models/enquiryForm';
 import { FILE, FILE_ROOM, LETTER_FILE, OWN_FILE, RECORD_FILE } from './models/file';
 import { INSTALMENT, INVOICE, INVOICE_LINE, PAYMENT } from './models/invoice';
 import { MEMBER, SESSION, SIGNATURE } from './models/member';
-import { ATTACHMENT, DELIVERY_EVENT, MESSAGE, MESSAGE_RECIPIENT } from './models/message';
+import {
+  ATTACHMENT,
+  DELIVERY_EVENT,
+  DRAFT,
+  LETTER_FOR_LATER,
+  MESSAGE,
+  MESSAGE_RECIPIENT,
+} from './models/message';
 import { BOOKING, BOOKING_ITEM, PROJECT, PROJECT_CONTACT, PROJECT_PARTNER } from './models/project';
 import { LETTERHEAD, PASSAGE, TEMPLATE, TEMPLATE_GROUP, TEMPLATE_VERSION } from './models/template';
 import { MERGED_CLIENT, PAYMENT_PLAN, REMOVED_RECORD, SERVICE, WORK_WAYS } from './models/work';
@@ -53,6 +60,8 @@ export const TABLES = {
   file_room: FILE_ROOM,
   message: MESSAGE,
   message_recipient: MESSAGE_RECIPIENT,
+  letter_for_later: LETTER_FOR_LATER,
+  draft: DRAFT,
   attachment: ATTACHMENT,
   delivery_event: DELIVERY_EVENT,
   removed_record: REMOVED_RECORD,

@@ -10,13 +10,17 @@ import { PageArea } from '../../ui/shell/PageArea';
 import { Shell } from '../../ui/shell/Shell';
 import { requireMember } from '../session';
 
-/** What needs somebody stands first, under its own heading. */
+/** What needs somebody stands first, then what waits for its hour, each under its own heading. */
 function underHeadings(letters: readonly ShownLetter[]): ListEntry[] {
-  const some = letters.some(needsSomebody);
-  return letters.map((letter) => ({
-    ...letterEntry(letter),
-    ...(some ? { day: needsSomebody(letter) ? 'Needs somebody' : 'Everything else' } : {}),
-  }));
+  const some = letters.some((letter) => headingOf(letter) !== EVERYTHING_ELSE);
+  return letters.map((letter) => ({ ...letterEntry(letter), ...(some ? { day: headingOf(letter) } : {}) }));
+}
+
+const EVERYTHING_ELSE = 'Everything else';
+
+function headingOf(letter: ShownLetter): string {
+  if (needsSomebody(letter)) return 'Needs somebody';
+  return letter.status === 'later' ? 'For later' : EVERYTHING_ELSE;
 }
 
 export default async function PostLayout({ children }: { children: ReactNode }) {

@@ -7,15 +7,17 @@ import { Shell } from '../../ui/shell/Shell';
 import { LetterToRead } from '../../ui/writing/LetterToRead';
 import { WritingPage } from '../../ui/writing/WritingPage';
 import { requireMember } from '../session';
-import { readStartingPoint } from '../startingPoint';
+import { readStartingPoint } from '../../core/records/which/readStartingPoint';
 
 export const metadata: Metadata = { title: 'Write' };
 
-type Props = { searchParams: Promise<{ from?: string | string[]; template?: string | string[] }> };
+type Props = {
+  searchParams: Promise<Partial<Record<'from' | 'template' | 'turn', string | string[]>>>;
+};
 
 export default async function WritePage({ searchParams }: Props) {
   const member = await requireMember();
-  const { from, template } = await searchParams;
+  const { from, template, turn } = await searchParams;
   const start = readStartingPoint(from);
   if (!start) notFound();
   const asked = typeof template === 'string' ? { template } : {};
@@ -25,7 +27,13 @@ export default async function WritePage({ searchParams }: Props) {
   const first = document ? await firstLetter(member, start, { ...asked, edition }) : undefined;
   return (
     <Shell member={member}>
-      <WritingPage start={start} {...asked} {...(first ? { given: first.facts } : {})}>
+      <WritingPage
+        key={`${start.kind}:${start.key}`}
+        start={start}
+        {...asked}
+        inTurn={turn !== undefined}
+        {...(first ? { given: first.facts } : {})}
+      >
         {first?.letter && <LetterToRead letter={first.letter} />}
       </WritingPage>
     </Shell>

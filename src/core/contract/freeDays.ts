@@ -1,10 +1,18 @@
-import { array, object } from 'yup';
+import { array, boolean, object } from 'yup';
 import { day } from './records/parts';
 
 /** Days that somebody asks for: given to `/api/bookings/free-days`. */
 export const DAYS_ASKED = object({
   days: array(day().required()).required().max(31, 'At most 31 days.'),
+  /** whether others near them are looked for */
+  near: boolean(),
 }).noUnknown();
+
+/** What is answered: those days, and the nearest to them that are free, the soonest first, where they were asked for. */
+export interface FreeDaysAnswer {
+  days: DayAsked[];
+  nearest: DayAsked[];
+}
 
 /** What is known of such a day. */
 export interface DayAsked {

@@ -1,9 +1,28 @@
 import { array, object, string, type InferType } from 'yup';
 import type { ChangedFact } from '../writing/factsOf';
+import type { CopyDocument } from '../document/copyDocument';
+import type { Letter } from '../writing/letter';
 import { ADDED_FILE, MOST_ADDED } from './along';
 import { PAPER_NAMES } from '../template/papers';
 import { VERSION } from './numbers';
 import type { Refusal } from './refusal';
+
+/** What its writer decided for a letter. */
+export const LETTER_CHOICES = object({
+  template: string().required().max(100),
+  project: string().max(100),
+  booking: string().max(100),
+  invoice: string().max(100),
+  recipients: array(string().required().max(120)).max(20),
+  answers: object().required(),
+  stets: array(string().required().max(600)).max(100),
+  leftOut: array(string().required().max(200)).max(50),
+  added: array(ADDED_FILE).max(MOST_ADDED),
+  papers: array(string().required().oneOf(PAPER_NAMES)).max(PAPER_NAMES.length),
+  goesAt: string().max(40),
+  /** read by readSaidOtherwise */
+  saidOtherwise: object().optional().default(undefined),
+}).required();
 
 /** A letter as it comes from its writer, beside its document (document/readDocument): given to `/api/letters`. */
 export const LETTER_TO_SEND = object({
@@ -12,18 +31,7 @@ export const LETTER_TO_SEND = object({
   /** `invoice:LPC-1048` */
   from: string().required().max(200),
   templateVersion: VERSION,
-  choices: object({
-    template: string().required().max(100),
-    project: string().max(100),
-    booking: string().max(100),
-    invoice: string().max(100),
-    recipients: array(string().required().max(120)).max(20),
-    answers: object().required(),
-    stets: array(string().required().max(600)).max(100),
-    leftOut: array(string().required().max(200)).max(50),
-    added: array(ADDED_FILE).max(MOST_ADDED),
-    papers: array(string().required().oneOf(PAPER_NAMES)).max(PAPER_NAMES.length),
-  }).required(),
+  choices: LETTER_CHOICES,
   /** what its writer saw */
   facts: object({
     values: object().required(),
@@ -39,6 +47,8 @@ export type SendAnswer =
   | { result: 'going'; goesIn: number }
   /** it had been sent before, from here or another tab; nothing new was done */
   | { result: 'already'; status: string; goesIn: number | null }
+  /** it waits for the hour that its writer chose */
+  | { result: 'later' }
   /** it went another way, and is noted with the client */
   | { result: 'noted' }
   | { result: 'changed'; changed: ChangedFact[] }
@@ -64,6 +74,10 @@ export interface ShownLetter {
   kind: 'letter' | 'text';
   status: string;
   reason: string | null;
+  /** "tomorrow at 08:00": when one for later goes */
+  goes: string | null;
+  /** whether the words are kept that it was written with, to be written on */
+  canBeWrittenOn: boolean;
   subject: string;
   text: string;
   hasHtml: boolean;
@@ -88,6 +102,21 @@ export interface ShownLetter {
   attachments: { name: string; position: number; size: number }[];
   recipients: { role: 'to' | 'copy' | 'blind copy'; name: string; address: string }[];
   events: { kind: string; at: string; day: string; detail: string | null }[];
+}
+
+/** A letter to be written on, taken out of what is to go: answered by `/api/letters/<id>/write-on`. */
+export interface WriteOnAnswer {
+  /** whose drafts are kept apart on a device, with the member's key */
+  business: string;
+  member: string;
+  /** `invoice:LPC-1048` */
+  from: string;
+  letter: Letter;
+  /** as it was filled when it was written */
+  base: CopyDocument;
+  /** whom it is to and from which template */
+  name: string;
+  template: string;
 }
 
 /** The letters that did not go as they should, the newest first, and those that wait for the mail server. */

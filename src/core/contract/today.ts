@@ -2,7 +2,7 @@ import type { Occasion } from '../occasions/occasion';
 import type { BookingWords } from '../records/bookingWords';
 
 /** Something worth writing now, with the letter that fits, filled. */
-export interface TodayCard extends Pick<Occasion, 'start' | 'name' | 'reason'> {
+export interface TodayCard extends Pick<Occasion, 'act' | 'start' | 'name' | 'reason'> {
   /** names the occasion, to put it off */
   id: string;
   /** the member whose work it is, where that is another one */
@@ -13,6 +13,11 @@ export interface TodayCard extends Pick<Occasion, 'start' | 'name' | 'reason'> {
   beginning?: string;
   /** what keeps it from going, or wants to be looked at */
   open: number;
+}
+
+/** The letter to read next: answered by `/api/occasions?after=invoice:LPC-1048`; absent where nothing waits. */
+export interface NextAnswer {
+  next?: Required<Pick<TodayCard, 'name' | 'reason' | 'start' | 'template'>>;
 }
 
 /** What Today shows. */

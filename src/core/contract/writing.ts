@@ -12,6 +12,13 @@ import type { Along } from '../writing/goesAlong';
 import type { Around } from '../writing/letterheadAround';
 import type { Letterhead, Passage, Signature } from '../template/template';
 
+/** What the server has of a member's drafts from one record. */
+export interface DraftsThere {
+  kept: { id: string; version: number }[];
+  /** when that was so, in milliseconds by the database's clock */
+  asOf: number;
+}
+
 /** What a letter from one record is written from, beside the templates: answered by `/api/writing`. */
 export interface WritingAnswer {
   records: RecordsFile;
@@ -22,6 +29,8 @@ export interface WritingAnswer {
   /** whose drafts and templates are kept apart on a device */
   business: string;
   letters: PastLetter[];
+  /** the member's drafts from here, with their versions: those that a device does not have are asked for */
+  drafts: DraftsThere;
   /** within so many days the same letter to the same person is asked about */
   sameLetterDays: number;
   /** templates of which somebody is writing the next version; letters use the one before */

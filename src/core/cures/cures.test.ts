@@ -3,7 +3,7 @@ import { CURES, curesOf, needsSomebody, NEEDS_SOMEBODY, whatIsKnown } from './cu
 
 it('every state that needs somebody has cures that begin from it, and their undoing leads back', () => {
   for (const status of NEEDS_SOMEBODY) {
-    const offered = curesOf(status);
+    const offered = curesOf({ status });
     expect(offered.length, status).toBeGreaterThan(0);
     for (const { cure, undo } of offered) {
       expect(CURES[cure].from).toContain(status);
@@ -13,7 +13,14 @@ it('every state that needs somebody has cures that begin from it, and their undo
       expect(CURES[undo].to ?? after).toBe(status);
     }
   }
-  expect(curesOf('sent')).toEqual([]);
+  expect(curesOf({ status: 'sent' })).toEqual([]);
+});
+
+it('what has to be filled again is not sent as it was', () => {
+  const offered = (canBeWrittenOn: boolean) =>
+    curesOf({ status: 'held', canBeWrittenOn }).map(({ cure }) => cure);
+  expect(offered(false)).toEqual(['send', 'drop']);
+  expect(offered(true)).toEqual(['drop']);
 });
 
 it('what somebody has dealt with needs nobody', () => {

@@ -48,14 +48,23 @@ export interface OfferedCure {
 
 const SETTLE: OfferedCure = { cure: 'settle', words: 'Dealt with', done: 'Dealt with.', undo: 'unsettle' };
 
-/** The cures of a state, the likeliest first. */
-export function curesOf(status: string): OfferedCure[] {
+const SEND: OfferedCure = { cure: 'send', words: 'Send it now', done: 'Going.' };
+const DROP: OfferedCure = { cure: 'drop', words: 'Do not send', done: 'It will not be sent.', undo: 'hold' };
+
+/**
+ * The cures of a state, the likeliest first. A letter that can be written on is filled again before it goes: it is never sent as it was
+ * when something has changed since.
+ */
+export function curesOf({
+  status,
+  canBeWrittenOn = false,
+}: {
+  status: string;
+  canBeWrittenOn?: boolean;
+}): OfferedCure[] {
   switch (status) {
     case 'held':
-      return [
-        { cure: 'send', words: 'Send it now', done: 'Going.' },
-        { cure: 'drop', words: 'Do not send', done: 'It will not be sent.', undo: 'hold' },
-      ];
+      return canBeWrittenOn ? [DROP] : [SEND, DROP];
     case 'failed':
       return [{ cure: 'send', words: 'Send it again', done: 'Going.' }, SETTLE];
     case 'bounced':

@@ -8,6 +8,7 @@ import {
 import type { Situation } from '../records/which/situation';
 import type { Choices } from './letter';
 import { referenceOf } from '../records/which/recipientOf';
+import { splitReference } from '../records/which/splitReference';
 
 /** Another record or person that a letter could be filled from, and the choice that takes it. */
 interface Alternative extends RecordName {
@@ -24,8 +25,8 @@ export interface Alternatives {
 /** @param record the field's record, as its note has it: `invoice:K-101` */
 export function alternativesTo(record: string | undefined, situation: Situation): Alternatives | undefined {
   if (!record) return undefined;
-  const [kind, key] = record.split(/:(.*)/s);
-  const found = ofRecord(kind!, key ?? '', situation) ?? ofPerson(record, situation);
+  const [kind, key] = splitReference(record);
+  const found = ofRecord(kind, key, situation) ?? ofPerson(record, situation);
   return found?.others.length ? found : undefined;
 }
 

@@ -1,5 +1,6 @@
 import type { AddedFile } from '../contract/along';
 import type { CopyDocument } from '../document/copyDocument';
+import type { SaidOtherwise } from '../fill/compile/saidOtherwise';
 import type { Paper } from '../template/papers';
 
 /** What its writer decided for a letter; everything left out follows by rule. All of it is data, nothing is a record. */
@@ -21,7 +22,14 @@ export interface Choices {
   /** what goes along besides: files, and what is made of the records */
   added?: AddedFile[];
   papers?: Paper[];
+  /** what fields of it say, by the names of their parts, where it is not what the template has them say */
+  saidOtherwise?: Record<string, SaidOtherwise>;
+  /** when it goes, ISO 8601, and as of when it is filled; absent: now */
+  goesAt?: string;
 }
+
+/** Other choices for a letter: one that goes now has no time of its own. */
+export type ChangedChoices = Omit<Partial<Choices>, 'goesAt'> & { goesAt?: string | undefined };
 
 /** A letter being written: what was decided, and the page with whatever was changed by hand. */
 export interface Letter {

@@ -2,6 +2,7 @@ import { capital } from '../describe/capital';
 import { fullName } from '../people/names';
 import { nameBooking, nameEnquiry, nameInvoice, nameProject } from '../describe/nameRecord';
 import type { Situation } from '../records/which/situation';
+import { splitReference } from '../records/which/splitReference';
 import type { MarginNote } from './marginOf';
 import type { FilledLetter } from './writingDesk';
 
@@ -52,7 +53,7 @@ function newGroup(id: string, note: MarginNote, situation: Situation): MarginGro
 
 /** "Invoice LPC-1048", "Hale Brandreth" */
 function titleOf(reference: string, situation: Situation): string {
-  const [kind = '', key = ''] = reference.split(/:(.*)/s);
+  const [kind, key] = splitReference(reference);
   const { book, client, recipients } = situation;
   switch (kind) {
     case 'business':

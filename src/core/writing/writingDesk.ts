@@ -1,8 +1,10 @@
 import { addresseesOf, type Addressees } from '../addressing/addresseesOf';
 import type { OwnFile } from '../contract/files';
+import { readMoment } from '../dates/zone';
 import { fairCopyOf, type FairCopy } from '../fairCopy/fairCopy';
 import { mergeCopies } from '../fairCopy/mergeCopies';
 import { readAnswer } from '../fill/blanks';
+import type { CompileContext } from '../fill/compile/newScope';
 import { compileTemplate, type CompiledTemplate } from '../fill/compileTemplate';
 import { senderOf, type Answers } from '../fill/fillInto';
 import { readPassages, type ReadPassage } from '../fill/paths/scope';
@@ -26,7 +28,7 @@ import type {
   WrittenTo,
 } from '../template/template';
 import { addedAlong, filesAlong, papersAlong, type Along } from './goesAlong';
-import type { Choices, Letter } from './letter';
+import type { ChangedChoices, Choices, Letter } from './letter';
 import { LetterheadFiller, type Around } from './letterheadAround';
 
 /** How many filled letters are kept at hand. */
@@ -76,6 +78,10 @@ export interface FilledLetter extends FairCopy, Addressees {
  */
 export class WritingDesk {
   readonly book: RecordBook;
+  /** the records as of another moment, the last that was asked for */
+  private later: RecordBook | undefined;
+  /** what templates are compiled by */
+  readonly context: CompileContext;
   private readonly schema: Schema;
   private readonly templates: Map<string, AnyTemplate>;
   private readonly passages: ReadonlyMap<string, ReadPassage>;
@@ -89,6 +95,11 @@ export class WritingDesk {
     this.schema = schemaOf(facts.records);
     this.templates = new Map(facts.templates.map((template) => [template.key, template]));
     this.passages = readPassages(facts.passages);
+    this.context = {
+      schema: this.schema,
+      passages: this.passages,
+      signatures: facts.signatures,
+    };
     this.letterhead =
       facts.letterhead &&
       new LetterheadFiller(facts.letterhead, { schema: this.schema, passages: this.passages });
@@ -117,21 +128,24 @@ export class WritingDesk {
     this.templates.set(template.key, template);
   }
 
-  /** The template made ready; what is wrong with it, in words, when it cannot be filled. */
-  compile(key: string): CompiledTemplate | string[] {
-    let compiled = this.compiled.get(key);
+  /**
+   * The template made ready; what is wrong with it, in words, when it cannot be filled.
+   * @param otherwise what its parts say in one letter
+   */
+  compile(key: string, otherwise?: Choices['saidOtherwise']): CompiledTemplate | string[] {
+    const name = otherwise ? `${key} ${JSON.stringify(otherwise)}` : key;
+    let compiled = this.compiled.get(name);
     if (!compiled) {
       const template = this.template(key);
       if (!template) return ['This template is no longer there.'];
       if (!hasWords(template)) return ['The words of this template have not come yet.'];
       const judged = compileTemplate(template, {
-        schema: this.schema,
-        passages: this.passages,
-        signatures: this.facts.signatures,
+        ...this.context,
         key,
+        ...(otherwise ? { otherwise } : {}),
       });
       compiled = judged.compiled ?? judged.problems.map(inWords);
-      this.compiled.set(key, compiled);
+      this.compiled.set(name, compiled);
     }
     return compiled;
   }
@@ -139,7 +153,8 @@ export class WritingDesk {
   /** The records a letter is filled from. Undefined: the record it starts from is not there. */
   situation(start: StartingPoint, choices: Partial<Choices> = {}): Situation | undefined {
     const writtenTo = this.writtenTo(choices);
-    const sender = this.book.members.get(this.facts.member) ?? { key: this.facts.member };
+    const book = this.bookOf(choices);
+    const sender = book.members.get(this.facts.member) ?? { key: this.facts.member };
     const { project, booking, invoice } = choices;
     const wishes = {
       sender,
@@ -148,10 +163,18 @@ export class WritingDesk {
       ...(booking === undefined ? {} : { booking }),
       ...(invoice === undefined ? {} : { invoice }),
     };
-    const byRule = situationFrom(this.book, start, wishes);
+    const byRule = situationFrom(book, start, wishes);
     if (!byRule || !choices.recipients) return byRule;
     const recipients = choices.recipients.flatMap((reference) => recipientOf(reference, byRule) ?? []);
-    return recipients.length ? situationFrom(this.book, start, { ...wishes, recipients }) : byRule;
+    return recipients.length ? situationFrom(book, start, { ...wishes, recipients }) : byRule;
+  }
+
+  /** The records as of when the letter goes: what is “tomorrow” then may be “in three days” now. A time that has passed is none. */
+  private bookOf({ goesAt = '' }: Partial<Choices>): RecordBook {
+    const moment = readMoment(goesAt);
+    if (moment === undefined || moment <= this.facts.now) return this.book;
+    if (this.later?.now !== moment) this.later = new RecordBook(this.facts.records, moment);
+    return this.later;
   }
 
   private writtenTo({ template = '' }: Partial<Choices>): WrittenTo {
@@ -183,7 +206,7 @@ export class WritingDesk {
   }
 
   private fillAnew(start: StartingPoint, choices: Choices): FilledLetter | undefined {
-    const template = this.compile(choices.template);
+    const template = this.compile(choices.template, choices.saidOtherwise);
     const situation = this.situation(start, choices);
     if (Array.isArray(template) || !situation) return undefined;
     const sender = senderOf(template, situation);
@@ -206,8 +229,9 @@ export class WritingDesk {
   }
 
   /** A letter with other choices: the page follows, and what was written by hand stays. */
-  change(start: StartingPoint, letter: Letter, change: Partial<Choices>): Letter {
-    const choices = { ...letter.choices, ...change };
+  change(start: StartingPoint, letter: Letter, change: ChangedChoices): Letter {
+    const { goesAt, ...rest } = { ...letter.choices, ...change };
+    const choices: Choices = goesAt === undefined ? rest : { ...rest, goesAt };
     // Whoever was chosen for a letter to a client is not whom the next one, to a partner, goes to.
     if (!change.recipients && this.writtenTo(choices) !== this.writtenTo(letter.choices))
       delete choices.recipients;

@@ -110,7 +110,7 @@ export async function settleReadBack(
   const held = await sequelize.query(
     `update message set status = 'held', reason = 'It was brought back with the business: see whether it has gone before it goes.',
        goes_at = null, claimed_at = null, claimed_by = null
-     where business_id = $business_id and status = 'going' returning id`,
+     where business_id = $business_id and status in ('going', 'later') returning id`,
     { bind: { business_id }, type: QueryTypes.SELECT },
   );
   return held.length;

@@ -1,10 +1,13 @@
+import type { CopyDocument } from '../../core/document/copyDocument';
 import type { Note } from '../../core/fill/filled';
-import type { Choices } from '../../core/writing/letter';
+import type { LetterFacts } from '../../core/writing/factsOf';
+import type { Choices, Letter } from '../../core/writing/letter';
 import { given, json, key, maybe, moment, oneOf, or, text, uuid, whole } from '../column';
 
 /** What can become of a letter that was written. */
 const BECAME = [
   'held',
+  'later',
   'going',
   'sent',
   'delivered',
@@ -65,6 +68,34 @@ export const MESSAGE_RECIPIENT = {
   name: or(text(), ''),
   address: text(),
   contact_id: maybe(uuid()),
+};
+
+/** What a letter for later was written with, to be filled again at its hour. */
+export const LETTER_FOR_LATER = {
+  business_id: key(uuid()),
+  message_id: key(uuid()),
+  starting_kind: text(),
+  starting_key: text(),
+  template_version: whole(),
+  document: json<CopyDocument>(),
+  base: json<CopyDocument>(),
+  facts: json<LetterFacts>(),
+};
+
+/** A letter that somebody has begun. */
+export const DRAFT = {
+  business_id: key(uuid()),
+  id: key(uuid()),
+  member_id: uuid(),
+  starting_kind: text(),
+  starting_key: text(),
+  letter: json<Letter>(),
+  base: json<CopyDocument>(),
+  name: text(),
+  template: text(),
+  version: or(whole(), 1),
+  device: uuid(),
+  kept_at: moment(),
 };
 
 /** A file that goes along with a letter. */

@@ -5,11 +5,13 @@ import type { Note } from '../../core/fill/filled';
 import type { Database } from '../database';
 
 /** A letter as it went out or came in, with what became of it. */
-export interface KeptLetter extends Omit<ShownLetter, 'hasHtml' | 'day' | 'at' | 'events'> {
+export interface KeptLetter extends Omit<ShownLetter, 'hasHtml' | 'day' | 'at' | 'goes' | 'events'> {
   html: string | null;
   at: Date;
   /** milliseconds until the worker may take it, by the database's clock */
   goes_in: number | null;
+  /** ISO: when one for later goes */
+  goes_at: string | null;
   /** its place among the letters, the newest first: its moment, as exact as it is kept, and which of that moment */
   place: [string, string];
   notes: Note[];
@@ -18,7 +20,10 @@ export interface KeptLetter extends Omit<ShownLetter, 'hasHtml' | 'day' | 'at' |
 
 const LETTERS = `select message.id, message.direction, message.kind, message.status, message.reason, message.subject,
     message.text, message.html, message.at, message.from_name, message.from_address, message.notes,
-    message.version, array[message.at::text, message.sequence::text] as place, (extract(epoch from greatest(goes_at - now(), '0')) * 1000)::int as goes_in,
+    message.version, array[message.at::text, message.sequence::text] as place, (extract(epoch from greatest(goes_at - now(), '0')) * 1000)::bigint as goes_in,
+    case when message.status = 'later' then message.choices ->> 'goesAt' end as goes_at,
+    message.status in ('held', 'later', 'taken back') and exists (select from letter_for_later kept
+      where kept.business_id = message.business_id and kept.message_id = message.id) as "canBeWrittenOn",
     (select full_name from member who where who.business_id = message.business_id and who.id = settled_by) as settled_by,
     member.full_name as member, member.key as member_key, client.name as client, client.key as client_key,
     template.name as template, template.key as template_key,
@@ -58,25 +63,29 @@ export interface LetterFilter {
   after?: readonly [string, string];
   /** only what did not go as it should, and nobody has dealt with */
   needsSomebody?: boolean;
+  /** only what waits for its hour, the soonest first */
+  forLater?: boolean;
 }
 
 const NEEDS = `and message.settled_at is null and message.status in ('${NEEDS_SOMEBODY.join("', '")}')`;
 
-/** Letters, newest first. */
+/** Letters, newest first unless it is said otherwise. */
 export async function lettersOf(
   { sequelize }: Database,
   business_id: string,
-  { client_id, about, ids, after, needsSomebody = false }: LetterFilter,
+  { client_id, about, ids, after, needsSomebody = false, forLater = false }: LetterFilter,
   most: number,
 ): Promise<KeptLetter[]> {
   const conditions = [
     client_id === undefined ? '' : 'and message.client_id = $client_id',
     about === undefined ? '' : `and message.${about.kind}_id = $about_id`,
     needsSomebody ? NEEDS : '',
+    forLater ? `and message.status = 'later'` : '',
     ids === undefined ? '' : 'and message.id = any($ids::uuid[])',
     after === undefined ? '' : 'and (message.at, message.sequence) < ($at::timestamptz, $sequence::bigint)',
   ].join(' ');
-  return sequelize.query<KeptLetter>(`${LETTERS} ${conditions} ${NEWEST_FIRST} limit ${Math.floor(most)}`, {
+  const order = forLater ? 'order by message.goes_at' : NEWEST_FIRST;
+  return sequelize.query<KeptLetter>(`${LETTERS} ${conditions} ${order} limit ${Math.floor(most)}`, {
     bind: {
       business_id,
       ...(client_id === undefined ? {} : { client_id }),

@@ -11,7 +11,7 @@ import { listRecords } from '../lists/listRecords';
 import { recordFacts, keepRecord } from '../records/keepRecord';
 import { demonstrationDatabase } from '../test/demonstrationDatabase';
 import { imke } from '../test/imke';
-import { Bringer } from './bringer';
+import { bringNext } from './bringNext';
 import {
   beginBringing,
   bringIn,
@@ -37,8 +37,7 @@ async function counted(table: string): Promise<number> {
 
 async function work(): Promise<void> {
   const database = openDatabase(process.env.DATABASE_URL!, { across: true });
-  const bringer = new Bringer(database);
-  while (await bringer.workOnce());
+  while (await bringNext(database));
   await database.close();
 }
 
@@ -124,8 +123,7 @@ it('nothing comes in before all of it was given, and what a killed process left 
   await giveRows(imke, id, 0, rows(1));
   await bringIn(imke, id);
   const database = openDatabase(process.env.DATABASE_URL!, { across: true });
-  const killed = new Bringer(database);
-  expect(await killed.workOnce()).toBe(true);
+  expect(await bringNext(database)).toBe(true);
   await database.close();
   expect(await bringingState(imke, id)).toMatchObject({ state: 'coming', done: 3 });
   await work();

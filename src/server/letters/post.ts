@@ -7,8 +7,8 @@ import { placeInList, readPlace } from '../lists/placeInList';
 /** So many letters come at once. */
 const PAGE = 100;
 
-/** So many that need somebody stand before them. */
-const MOST_THAT_NEED = 100;
+/** So many that need somebody, and so many that wait for their hour, stand before them. */
+const MOST_FIRST = 100;
 
 export interface PostPage {
   letters: KeptLetter[];
@@ -17,23 +17,26 @@ export interface PostPage {
 }
 
 /**
- * What needs somebody, however old; then what is going, gone, come back and come in, newest first, piece by piece.
+ * What needs somebody, however old; what waits for its hour, the soonest first; then what is going, gone, come back and come in, newest first, piece by piece.
  * @throws NoSuchPlace
  */
 export const post = forMember(async ({ business_id }, after?: string): Promise<PostPage> => {
   const place = readPlace(after);
   const database = connection();
-  const needing = place
+  const before = place
     ? []
-    : await lettersOf(database, business_id, { needsSomebody: true }, MOST_THAT_NEED);
+    : [
+        ...(await lettersOf(database, business_id, { needsSomebody: true }, MOST_FIRST)),
+        ...(await lettersOf(database, business_id, { forLater: true }, MOST_FIRST)),
+      ];
   const newest = await unlessNoPlace(
     lettersOf(database, business_id, place ? { after: place.at } : {}, PAGE + 1),
   );
-  const first = new Set(needing.map(({ id }) => id));
+  const first = new Set(before.map(({ id }) => id));
   const shown = newest.slice(0, PAGE);
   const last = newest.length > PAGE ? shown.at(-1) : undefined;
   return {
-    letters: [...needing, ...shown.filter(({ id }) => !first.has(id))],
+    letters: [...before, ...shown.filter(({ id }) => !first.has(id))],
     ...(last ? { next: placeInList({ segment: 0, at: last.place }) } : {}),
   };
 });

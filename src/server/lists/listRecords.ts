@@ -35,10 +35,13 @@ export const listRecords = forMember(
   },
 );
 
-/** The records of a kind that have all of some words; those whose name has them come first. */
+/**
+ * The records of a kind that have all of some words; those whose name has them come first.
+ * @param known the business, where it was read before
+ */
 export const findRecords = forMember(
-  async ({ business_id }, kind: ListedKind, find: string): Promise<ListPage> => {
-    const book = await businessBook(business_id);
+  async ({ business_id }, kind: ListedKind, find: string, known?: RecordBook): Promise<ListPage> => {
+    const book = known ?? (await businessBook(business_id));
     const wanted = searchWays(find, formatsOf(book).settings.home).slice(0, MOST_WORDS);
     const found = await foundRecords(connection(), kind, wanted);
     const words = wordsWanted(find);

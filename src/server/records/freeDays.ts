@@ -1,5 +1,5 @@
-import type { DayAsked } from '../../core/contract/freeDays';
-import { readDay } from '../../core/dates/civil';
+import type { DayAsked, FreeDaysAnswer } from '../../core/contract/freeDays';
+import { isoOf, readDay } from '../../core/dates/civil';
 import { isWorkingDay } from '../../core/dates/workingDays';
 import { momentOf } from '../../core/dates/zone';
 import { capital } from '../../core/describe/capital';
@@ -18,27 +18,61 @@ import type { CurrentMember } from '../signIn/currentMember';
 
 /** Whether some days are free: who has nothing booked, and what is booked. */
 export const freeDays = forMember(
-  async ({ business_id }: CurrentMember, days: readonly string[]): Promise<DayAsked[]> => {
+  async ({ business_id }: CurrentMember, days: readonly string[]): Promise<DayAsked[]> =>
+    daysIn(business_id, days, await businessBook(business_id)),
+);
+
+async function daysIn(business_id: string, days: readonly string[], book: RecordBook): Promise<DayAsked[]> {
+  const spans = days.flatMap((iso): { iso: string; span: Span }[] => {
+    const day = readDay(iso);
+    if (day === undefined) return [];
+    const at = (one: number) => new Date(momentOf({ day: one, time: 0 }, book.zone));
+    return [{ iso, span: [at(day), at(day + 1)] }];
+  });
+  if (spans.length === 0) return [];
+  const bookings = await bookingsWithin(
+    connection(),
+    business_id,
+    spans.map(({ span }) => span),
+  );
+  return spans.map(({ iso, span: [from, until] }) =>
+    dayAsked(
+      iso,
+      bookings.filter(({ starts_at, ends_at }) => starts_at < until && ends_at > from),
+      book,
+    ),
+  );
+}
+
+/** So far from the days that are asked for others are looked at, and so many of them are offered. */
+const NEAR_DAYS = 14;
+const MOST_NEAR = 3;
+/** Days that are asked for may lie a year apart. */
+const MOST_LOOKED_AT = 120;
+
+/** The same, with the nearest days that are free where they are not: working days to come with nothing booked. */
+export const freeDaysNear = forMember(
+  async ({ business_id }: CurrentMember, days: readonly string[]): Promise<FreeDaysAnswer> => {
     const book = await businessBook(business_id);
-    const spans = days.flatMap((iso): { iso: string; span: Span }[] => {
-      const day = readDay(iso);
-      if (day === undefined) return [];
-      const at = (one: number) => new Date(momentOf({ day: one, time: 0 }, book.zone));
-      return [{ iso, span: [at(day), at(day + 1)] }];
-    });
-    if (spans.length === 0) return [];
-    const bookings = await bookingsWithin(
-      connection(),
-      business_id,
-      spans.map(({ span }) => span),
+    const asked = await daysIn(business_id, days, book);
+    const wanted = days.flatMap((iso) => readDay(iso) ?? []);
+    if (asked.every(({ free }) => free)) return { days: asked, nearest: [] };
+    const { today, workingDays } = book;
+    const distance = (day: number) => Math.min(...wanted.map((one) => Math.abs(one - day)));
+    const [from, until] = [Math.min(...wanted) - NEAR_DAYS, Math.max(...wanted) + NEAR_DAYS];
+    const around = Array.from(
+      { length: Math.min(until - from + 1, MOST_LOOKED_AT) },
+      (_, i) => from + i,
+    ).filter(
+      (day) =>
+        day > today && !wanted.includes(day) && distance(day) <= NEAR_DAYS && isWorkingDay(day, workingDays),
     );
-    return spans.map(({ iso, span: [from, until] }) =>
-      dayAsked(
-        iso,
-        bookings.filter(({ starts_at, ends_at }) => starts_at < until && ends_at > from),
-        book,
-      ),
-    );
+    const free = (await daysIn(business_id, around.map(isoOf), book)).filter((day) => day.free);
+    const nearest = free
+      .sort((a, b) => distance(readDay(a.day)!) - distance(readDay(b.day)!))
+      .slice(0, MOST_NEAR)
+      .sort((a, b) => a.day.localeCompare(b.day));
+    return { days: asked, nearest };
   },
 );
 

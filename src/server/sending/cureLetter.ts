@@ -18,6 +18,8 @@ export const cureLetter = forMember(
   async (member: CurrentMember, id: string, name: Cure | Undo, version: number): Promise<Cured> => {
     const letter = await oneLetter(member, id);
     if (!letter) return { result: 'none' };
+    // It is filled again before it goes, or not at all.
+    if (name === 'send' && letter.canBeWrittenOn) return { result: 'changed', status: letter.status };
     const { business_id, id: member_id } = member;
     const { takeBackSeconds } = await businessSettings(connection(), business_id);
     const done = await cure(

@@ -3,6 +3,7 @@ import type { CopyDocument } from '../../core/document/copyDocument';
 import { languageOf } from '../../core/fill/fillInto';
 import { linesOf } from '../../core/proof/reading/lines';
 import { namedIn } from '../../core/proof/reading/namedIn';
+import type { RecordBook } from '../../core/records/recordBook';
 import type { StartingPoint } from '../../core/records/which/situation';
 import { changedFacts, type LetterFacts } from '../../core/writing/factsOf';
 import { isBlankLetter } from '../../core/template/blankLetter';
@@ -34,12 +35,20 @@ export interface WrittenLetter {
   facts: LetterFacts;
 }
 
+/** Why a letter may not go. */
+export type WhyNot = Extract<SendAnswer, { result: 'changed' | 'stopped' | 'gone' }>;
+
+/** Whoever writes a letter. */
+export type LetterWriter = Pick<CurrentMember, 'business_id' | 'id' | 'key'>;
+
 /** A letter that may go: as it goes, and what it was filled from. */
 export interface ReadyLetter {
   record: StartingRecord;
   /** null: a blank letter has none */
   templateId: string | null;
   filled: FilledLetter;
+  /** the records as of now */
+  book: RecordBook;
   written: {
     subject: string;
     text: string;
@@ -56,10 +65,7 @@ export interface ReadyLetter {
  * Fills a letter again from the records as they are, and looks whether it may go: no fact in it is other than its writer saw it, the
  * proof has nothing to say that was not let stand, and all that goes along can be had.
  */
-export async function readyToGo(
-  member: CurrentMember,
-  letter: WrittenLetter,
-): Promise<ReadyLetter | Exclude<SendAnswer, { result: 'going' | 'already' | 'noted' }>> {
+export async function readyToGo(member: LetterWriter, letter: WrittenLetter): Promise<ReadyLetter | WhyNot> {
   const database = connection();
   const { business_id } = member;
   const { template: key } = letter.choices;
@@ -107,5 +113,6 @@ export async function readyToGo(
   const along = filled.along.filter(({ id }) => !leftOut.includes(id));
   const goes = await filesThatGo({ business_id, client_id: record.client_id }, filled, along);
   if (!goes.files) return { result: 'stopped', stops: goes.stops };
-  return { record, templateId: template?.id ?? null, filled, written, files: goes.files, takeBackSeconds };
+  const templateId = template?.id ?? null;
+  return { record, templateId, filled, book: desk.book, written, files: goes.files, takeBackSeconds };
 }

@@ -2,12 +2,14 @@ import { openDatabase } from '../../data/database';
 import { readMailServer } from '../../post/mailConnection';
 import { tidyBringings } from '../../data/repositories/bringing/bringings';
 import { TAKEN_OUT_FOR_DAYS } from '../../core/contract/bringing';
-import { Bringer } from '../bringing/bringer';
+import { bringNext } from '../bringing/bringNext';
 import { openJobs, TIDY } from '../jobs';
+import { Lookout } from '../lookout';
 import { sweepRemoved } from '../../data/repositories/files/sweepRemoved';
 import { now } from '../clock';
 import { tidySessions } from '../signIn/tidySessions';
 import { Sender } from './sender';
+import { sendDueLater } from './sendLater';
 
 /**
  * Starts a process that does what need not happen while somebody waits. Any number of them may run: each letter is
@@ -35,12 +37,19 @@ export async function startWorker(url: string, smtpUrl: string): Promise<{ stop:
   });
   await boss.schedule(TIDY, '*/15 * * * *');
   const sender = new Sender(database, server);
-  const bringer = new Bringer(database);
-  const working = [sender.run(), bringer.run()];
+  const bringing = new Lookout(() => bringNext(database), {
+    pause: 500,
+    failed: 'What is brought in waits.',
+  });
+  const later = new Lookout(() => sendDueLater(database), {
+    pause: 1000,
+    failed: 'Letters for later wait.',
+  });
+  const workers = [sender, bringing, later];
+  const working = workers.map((worker) => worker.run());
   return {
     stop: async () => {
-      sender.stop();
-      bringer.stop();
+      for (const worker of workers) worker.stop();
       await Promise.all([...working, boss.stop({ graceful: true, timeout: 8000 })]);
       await database.close();
     },

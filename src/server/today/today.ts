@@ -102,10 +102,10 @@ function isCutOff(candidates: readonly Candidate[]): boolean {
 }
 
 function cardOf(occasion: Occasion, template: string | undefined, desk: WritingDesk, me: string): TodayCard {
-  const { start, name, reason, member } = occasion;
+  const { act, start, name, reason, member } = occasion;
   const whose =
     member === undefined || member === me ? undefined : fullName(desk.book.members.get(member) ?? {});
-  const card = { id: occasionId(occasion), start, name, reason, ...(whose ? { whose } : {}) };
+  const card = { id: occasionId(occasion), act, start, name, reason, ...(whose ? { whose } : {}) };
   const filled = template === undefined ? undefined : desk.fill(start, { template, answers: {} });
   if (!filled || template === undefined) return { ...card, open: 0 };
   const { marks } = proofLetter(filled.document, filled);

@@ -1,6 +1,7 @@
 import { readDemonstration } from '../../data/demonstration/readDemonstration';
 import type { PastLetter } from '../../core/fitting/fittingTemplates';
 import { isStartingKind } from '../../core/records/recordKind';
+import { splitReference } from '../../core/records/which/splitReference';
 import { WritingDesk } from '../../core/writing/writingDesk';
 
 /** The letters that the demonstration's members have written before, oldest first. */
@@ -8,7 +9,7 @@ export async function demonstrationLetters(folder: string, now: number): Promise
   const { messages } = await readDemonstration(folder, now);
   const letters = messages.flatMap(
     ({ direction, template, about, client, at, member, recipients }): PastLetter[] => {
-      const [kind = '', key = ''] = (about ?? `client:${client ?? ''}`).split(/:(.*)/s);
+      const [kind, key] = splitReference(about ?? `client:${client ?? ''}`);
       if (direction !== 'out' || template === undefined || !isStartingKind(kind) || !key) return [];
       const to = recipients.map(({ address }) => address);
       return [{ template, about: { kind, key }, at, to, ...(member === undefined ? {} : { member }) }];

@@ -4,6 +4,7 @@ import type { StartingPoint } from '../../core/records/which/situation';
 import { beginsWith } from '../../core/writing/beginsWith';
 import { WritingDesk } from '../../core/writing/writingDesk';
 import { businessSettings } from '../../data/repositories/businessSettings';
+import { draftsThere } from '../../data/repositories/drafts';
 import { pastLetters } from '../../data/repositories/pastLetters';
 import { recordsOfBusiness } from '../../data/repositories/recordsOfBusiness';
 import { scopeFrom, startingRecord } from '../../data/repositories/startingRecords';
@@ -38,12 +39,13 @@ export const factsForWriting = forMember(
     const record = await startingRecord(database, business_id, start);
     if (!record) return undefined;
     const scope = scopeFrom(start, record);
-    const [records, letters, edition, reworded, { sameLetterDays }] = await Promise.all([
+    const [records, letters, edition, reworded, { sameLetterDays }, drafts] = await Promise.all([
       recordsOfBusiness(database, business_id, scope),
       pastLetters(database, business_id, id, scope),
       editionOfTemplates(database, business_id, id),
       templatesInDraft(database, { business_id, member_id: id }),
       businessSettings(database, business_id),
+      draftsThere(database, { business_id, member_id: id }, start),
     ]);
     const facts = {
       records: records!,
@@ -51,6 +53,7 @@ export const factsForWriting = forMember(
       member: key,
       business: business_id,
       letters,
+      drafts,
       sameLetterDays,
       reworded,
       phones: countriesOf(records!),

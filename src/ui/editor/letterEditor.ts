@@ -16,7 +16,8 @@ import { chosenValues, ValueLooks } from './valueLooks';
 export interface EditorEvents extends HoleOptions {
   /** after a change, by hand or by undoing; the document is read from the page when it is asked for */
   changed: () => void;
-  send: () => void;
+  /** @param andNext whether the next one is to be read then */
+  send: (andNext: boolean) => void;
   /** words are selected, whose looks can be changed, or none */
   selected: (hasWords: boolean) => void;
   /** what was pasted had parts that no letter may contain, or none */
@@ -39,7 +40,10 @@ export class LetterEditor {
         ValueLooks,
         Extension.create({
           name: 'sending',
-          addKeyboardShortcuts: () => ({ 'Mod-Enter': () => (send(), true) }),
+          addKeyboardShortcuts: () => ({
+            'Mod-Enter': () => (send(false), true),
+            'Mod-Shift-Enter': () => (send(true), true),
+          }),
         }),
       ],
       content: contentOf(letter),

@@ -4,6 +4,7 @@ import { useLayoutEffect, useRef, type ReactNode, type RefObject } from 'react';
 import type { MarginGroup } from '../../core/writing/marginGroups';
 import type { MarginNote } from '../../core/writing/marginOf';
 import { placeNotes } from './placeNotes';
+import { useSwipe } from './useSwipe';
 
 interface Props {
   groups: readonly MarginGroup[];
@@ -23,6 +24,10 @@ interface Props {
  */
 export function Margin({ groups, chosen, onChoose, page, body, another }: Props) {
   const margin = useRef<HTMLElement>(null);
+  const swipe = useSwipe((to) => {
+    const next = beside(groups, chosen, to);
+    if (next !== undefined) onChoose(next);
+  });
 
   useLayoutEffect(() => {
     const place = () => {
@@ -54,6 +59,7 @@ export function Margin({ groups, chosen, onChoose, page, body, another }: Props)
             className={`note ${missing ? 'note-missing' : ''} ${open ? 'note-open' : ''}`}
             data-for={(open ?? shown[0]!).ids[0]}
             aria-label={missing ? `Missing: ${shown[0]!.label}` : group.title}
+            {...(open ? swipe : {})}
           >
             <div className="note-head">
               <h2 className="note-title">{group.title}</h2>
@@ -64,9 +70,25 @@ export function Margin({ groups, chosen, onChoose, page, body, another }: Props)
               <Fact key={note.id} note={note} open={note === open} onChoose={onChoose} body={body} />
             ))}
             {open && (
-              <button type="button" className="btn btn-link close-note" onClick={() => onChoose(undefined)}>
-                Close
-              </button>
+              <p className="note-turns">
+                <button type="button" className="btn btn-link" onClick={() => onChoose(undefined)}>
+                  Close
+                </button>
+                {([-1, 1] as const).map((to) => {
+                  const next = beside(groups, chosen, to);
+                  return (
+                    <button
+                      key={to}
+                      type="button"
+                      className="btn btn-link"
+                      disabled={next === undefined}
+                      onClick={() => onChoose(next)}
+                    >
+                      {to < 0 ? 'Fact before' : 'Next fact'}
+                    </button>
+                  );
+                })}
+              </p>
             )}
           </section>
         );
@@ -106,6 +128,13 @@ function Fact({ note, open, onChoose, body }: FactProps) {
       )}
     </div>
   );
+}
+
+/** The note before the one that is open, or after it. */
+function beside(groups: readonly MarginGroup[], chosen: string | undefined, to: 1 | -1): string | undefined {
+  const notes = groups.flatMap((group) => group.notes.filter((note) => !note.inListing || note.hole));
+  const at = notes.findIndex((note) => isChosen(note, chosen));
+  return at < 0 ? undefined : notes[at + to]?.id;
 }
 
 function isChosen(note: MarginNote, chosen: string | undefined): boolean {

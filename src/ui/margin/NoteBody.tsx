@@ -3,9 +3,13 @@
 import Link from 'next/link';
 import type { MarginNote } from '../../core/writing/marginOf';
 import { isStartingKind } from '../../core/records/recordKind';
+import { splitReference } from '../../core/records/which/splitReference';
 import { recordPath } from '../records/recordPath';
 import type { LetterStore } from '../writing/letterStore';
 import type { BlankType } from '../../core/document/templateDocument';
+import { sourceOf } from '../../core/writing/sourceOf';
+import { PutRight } from './PutRight';
+import { OtherForms } from './OtherForms';
 import { AnswerForm } from './AnswerForm';
 import type { FilledLetter } from '../../core/writing/writingDesk';
 
@@ -15,11 +19,15 @@ interface Props {
   store: LetterStore;
   /** something was cured: the note has no more to say */
   onDone: () => void;
+  /** a fact was put right where it is kept */
+  onPutRight: () => void;
 }
 
 /** What a note says when it is open: what, where from, why, what else; or what is missing, with its cures. */
-export function NoteBody({ note, filled, store, onDone }: Props) {
+export function NoteBody({ note, filled, store, onDone, onPutRight }: Props) {
   const place = placeOf(note.record, filled);
+  const fact = note.hole?.path ?? filled.notes.find(({ id }) => id === note.id)?.path ?? '';
+  const source = sourceOf({ ...note, fact }, filled.situation);
   return (
     <>
       {note.hole && <Cures note={note} store={store} onDone={onDone} />}
@@ -49,6 +57,10 @@ export function NoteBody({ note, filled, store, onDone }: Props) {
           </button>
         </p>
       )}
+      {!note.hole && note.was === undefined && !note.answered && (
+        <OtherForms note={note} filled={filled} store={store} />
+      )}
+      {source && <PutRight source={source} onKept={onPutRight} />}
       {place && (
         <Link className="note-place" href={place.href}>
           {place.words}
@@ -60,7 +72,7 @@ export function NoteBody({ note, filled, store, onDone }: Props) {
 
 const WORDS: BlankType = { kind: 'text' };
 
-function Cures({ note: { label, hole, ids }, store, onDone }: Omit<Props, 'filled'>) {
+function Cures({ note: { label, hole, ids }, store, onDone }: Omit<Props, 'filled' | 'onPutRight'>) {
   const blank = hole!.kind === 'blank';
   return (
     <>
@@ -88,7 +100,7 @@ function Cures({ note: { label, hole, ids }, store, onDone }: Omit<Props, 'fille
 
 /** Where a fact is kept, to be put right there. */
 function placeOf(record: string | undefined, { situation }: FilledLetter) {
-  const [kind = '', key = ''] = record?.split(/:(.*)/s) ?? [];
+  const [kind, key] = splitReference(record ?? '');
   if (kind !== 'client' && isStartingKind(kind))
     return {
       href: recordPath({ kind, key }),

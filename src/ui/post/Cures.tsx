@@ -7,8 +7,10 @@ import type { CureAnswer, CureRequest } from '../../core/contract/cures';
 import type { ShownLetter } from '../../core/contract/letters';
 import { curesOf, isWrittenAnew, type Cure, type OfferedCure, type Undo } from '../../core/cures/cures';
 import { askServer } from '../writing/askServer';
+import { writePath } from '../writing/writePath';
 import { toWhom } from './Letters';
 import { TakeBack } from './TakeBack';
+import { WriteOn } from './WriteOn';
 
 interface Props {
   letter: ShownLetter;
@@ -75,7 +77,8 @@ export function Cures({ letter, onPage = false, onStatus }: Props) {
               Write it anew
             </Link>
           )}
-          {curesOf(status).map((cure) => (
+          {letter.canBeWrittenOn && status === letter.status && <WriteOn id={letter.id} />}
+          {curesOf({ ...letter, status }).map((cure) => (
             <button
               key={cure.cure}
               type="button"
@@ -102,6 +105,5 @@ export function Cures({ letter, onPage = false, onStatus }: Props) {
 /** The writing page with the same template for the same record. */
 function anew({ about, client_key, template_key }: ShownLetter): string {
   const from = about ? `${about.kind}:${about.key}` : `client:${client_key ?? ''}`;
-  const template = template_key ? `&template=${encodeURIComponent(template_key)}` : '';
-  return `/write?from=${encodeURIComponent(from)}${template}`;
+  return writePath(from, template_key ?? undefined);
 }

@@ -6,6 +6,7 @@ import { LetterFrame } from './LetterFrame';
 import type { ShownLetter } from '../../core/contract/letters';
 import { LetterState } from './LetterState';
 import { TakeBack } from './TakeBack';
+import { WriteOn } from './WriteOn';
 
 /**
  * A letter as it was sent or came, with its states.
@@ -96,7 +97,16 @@ export function LetterPaper({ letter, waits }: { letter: ShownLetter; waits?: st
               <p className={letter.status === 'going' ? 'waiting' : 'needs-you'}>{letter.reason}</p>
             )}
             {waits && <p className="waiting">It waits. {waits}</p>}
-            <TakeBack id={id} going={letter.status === 'going'} />
+            {letter.goes && (
+              <p className="waiting">
+                It goes {letter.goes}. It is filled again then, and waits for you if anything has changed.
+              </p>
+            )}
+            {letter.canBeWrittenOn ? (
+              <WriteOn id={id} />
+            ) : (
+              <TakeBack id={id} going={letter.status === 'going'} />
+            )}
           </>
         )}
         {letter.settled_by && <p className="in-order">Dealt with by {letter.settled_by}.</p>}

@@ -3,6 +3,7 @@ import type { Sign } from '../shell/signs';
 
 const LOOK: Readonly<Record<string, { look: string; icon: Sign }>> = {
   held: { look: 'needs-you', icon: 'pause' },
+  later: { look: 'waiting', icon: 'clock' },
   going: { look: 'waiting', icon: 'hourglass-split' },
   sent: { look: 'in-order', icon: 'check' },
   delivered: { look: 'in-order', icon: 'check2-all' },

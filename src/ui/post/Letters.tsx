@@ -23,7 +23,8 @@ export function Letters({ letters }: { letters: ShownLetter[] }) {
               </Link>
             </h3>
             <p className="letter-text">{letter.text.trim()}</p>
-            {letter.status === 'going' && <TakeBack id={letter.id} going />}
+            {letter.goes && <p className="waiting">It goes {letter.goes}.</p>}
+            {(letter.status === 'going' || letter.status === 'later') && <TakeBack id={letter.id} going />}
             {letter.reason && (
               <p className={letter.status === 'sent' ? 'entry-note' : 'needs-you'}>{letter.reason}</p>
             )}

@@ -2,7 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import { useEffect } from 'react';
-import { BegunHere } from './BegunHere';
+import { Begun } from './Begun';
 import type { ListPage } from '../../core/contract/list';
 import { RecordIndex } from '../records/RecordIndex';
 
@@ -20,7 +20,7 @@ export function PostIndex({ first, going, owner }: { first: ListPage; going: boo
   return (
     <RecordIndex
       title="Post"
-      kinds={<BegunHere owner={owner} />}
+      kinds={<Begun owner={owner} />}
       first={first}
       source="/api/letters"
       path="/post"

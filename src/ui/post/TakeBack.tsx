@@ -3,8 +3,7 @@
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
-import type { TakeBackAnswer } from '../../core/contract/letters';
-import { askServer } from '../writing/askServer';
+import { askToTakeBack } from '../writing/askToTakeBack';
 
 /** Takes a letter back that has not gone yet. */
 export function TakeBack({ id, going }: { id: string; going: boolean }) {
@@ -12,12 +11,12 @@ export function TakeBack({ id, going }: { id: string; going: boolean }) {
   const [words, setWords] = useState('');
   if (!going) return <p role="status">{words}</p>;
   async function takeBack() {
-    const answer = await askServer<TakeBackAnswer>(`/api/letters/${id}/take-back`, {});
-    if ('offline' in answer)
+    const answer = await askToTakeBack(id);
+    if (answer === 'offline')
       return setWords('There is no connection: it goes when its time comes. Press again when you are back.');
-    const { status } = answer.body;
-    if (!status) return setWords('The server did not answer: it has not been taken back. Press again.');
-    setWords(answer.status === 200 ? 'It was taken back.' : 'It is too late: it has gone.');
+    if (answer === 'unanswered')
+      return setWords('The server did not answer: it has not been taken back. Press again.');
+    setWords(answer.inTime ? 'It was taken back.' : 'It is too late: it has gone.');
     router.refresh();
   }
   return (

@@ -4,6 +4,7 @@ import { otherSide } from './Letters';
 
 const KIND: Readonly<Record<string, 'needs you' | 'waiting'>> = {
   held: 'needs you',
+  later: 'waiting',
   going: 'waiting',
   bounced: 'needs you',
   failed: 'needs you',
@@ -16,7 +17,7 @@ export function letterEntry(letter: ShownLetter): ListEntry {
   return {
     key: letter.id,
     name: letter.subject || 'Text message',
-    note: `${otherSide(letter)}, ${letter.day}`,
+    note: `${otherSide(letter)}, ${letter.goes ?? letter.day}`,
     state: { words: letter.status, kind: KIND[letter.status] ?? 'in order' },
   };
 }

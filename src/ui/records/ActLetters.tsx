@@ -1,5 +1,6 @@
 import Link from 'next/link';
 import type { ActTemplates } from '../../core/contract/acts';
+import { writePath } from '../writing/writePath';
 
 interface Props {
   act: ActTemplates;
@@ -10,8 +11,7 @@ interface Props {
 /** What was just done has letters of its own: the first one on top, the others one press away; never forced. */
 export function ActLetters({ act: { act, templates }, from }: Props) {
   const [first, ...others] = templates;
-  const write = (key: string) =>
-    `/write?from=${encodeURIComponent(from)}&template=${encodeURIComponent(key)}`;
+  const write = (key: string) => writePath(from, key);
   return (
     <section className="act-letters" aria-label="The letter for it">
       {first ? (

@@ -6,6 +6,7 @@ import type { BookingWords } from '../../core/records/bookingWords';
 import { recordPath } from './recordPath';
 import type { ShownLetter } from '../../core/contract/letters';
 import { Letters } from '../post/Letters';
+import { writePath } from '../writing/writePath';
 
 interface Props {
   /** `invoice:LPC-1048` */
@@ -59,7 +60,7 @@ export function RecordPaper({ from, back, view, words, letters, change, children
             </Link>
           )}
         </div>
-        <Link href={`/write?from=${encodeURIComponent(from)}`} className="btn btn-primary">
+        <Link href={writePath(from)} className="btn btn-primary">
           Write
         </Link>
       </header>

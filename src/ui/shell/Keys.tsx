@@ -6,6 +6,7 @@ import { goToSearch } from './SearchField';
 import { helpOn } from './help';
 
 const KEYS = [
+  ['Ctrl or Cmd + K', 'Go anywhere or begin anything, by words: “write oda reminder”'],
   ['/', 'Search the list in view'],
   ['Arrows, Enter', 'Go through a list, open an entry'],
   ['Ctrl or Cmd + Enter', 'Send the letter; keep the template'],
@@ -13,7 +14,7 @@ const KEYS = [
   ['Ctrl or Cmd + B, I, U', 'Bold, italic, underlined'],
   ['{{, or Ctrl or Cmd + .', 'Put a smart field into a template'],
   ['Enter', 'On something chosen in a template: to its note'],
-  ['Ctrl or Cmd + Shift + Enter', 'Turn a template from pencil to ink'],
+  ['Ctrl or Cmd + Shift + Enter', 'Turn a template from pencil to ink; send a letter and read the next'],
   ['Shift + Enter', 'A new line in the same paragraph'],
   ['Esc', 'Close the open note'],
   ['?', 'This sheet'],

@@ -1,12 +1,13 @@
 import Link from 'next/link';
 import type { ReactNode } from 'react';
+import { Palette } from '../palette/Palette';
 import { RemovedNote } from '../records/RemovedNote';
 import { Keys } from './Keys';
 import { Places } from './Places';
 import { SignOutButton } from './SignOutButton';
 
 interface Props {
-  member: { full_name: string; business_name: string };
+  member: { full_name: string; business_id: string; business_name: string; key: string };
   /** the index of the place, and the page */
   children: ReactNode;
 }
@@ -29,8 +30,9 @@ export function Shell({ member, children }: Props) {
             {member.full_name}
           </Link>
           <span>{member.business_name}</span>
+          <Palette />
           <Keys />
-          <SignOutButton />
+          <SignOutButton owner={`${member.business_id} ${member.key}`} />
         </div>
       </header>
       <main className="place-area">{children}</main>

@@ -4,16 +4,21 @@ import { useState } from 'react';
 import { clearFilesHere } from '../bringing/fileHere';
 import { clearKeptHere } from '../forms/keptHere';
 import { clearTypedWords } from '../templates/useTypedWords';
+import { giveDrafts } from '../writing/draftsElsewhere';
 import { clearDrafts, listDrafts } from '../writing/drafts';
 import { clearTemplatesHere } from '../writing/templatesHere';
 
-/** Signs out and leaves nothing on the device; a letter that was begun there is asked about first. */
-export function SignOutButton() {
+/**
+ * Signs out and leaves nothing on the device; a letter that was begun there and could not be kept at the server is asked about first.
+ * @param owner whose drafts are given to the server
+ */
+export function SignOutButton({ owner }: { owner: string }) {
   const [asking, setAsking] = useState(false);
   const [failed, setFailed] = useState(false);
 
   async function ask() {
-    if ((await listDrafts()).length > 0) setAsking(true);
+    await giveDrafts(owner).catch(() => undefined);
+    if ((await listDrafts()).some(({ changed, version }) => changed || !version)) setAsking(true);
     else await signOut();
   }
 

@@ -6,6 +6,7 @@ import type { OccasionToRest, OccasionToWake, Rest } from '../../core/contract/o
 import type { TodayCard } from '../../core/contract/today';
 import type { Done } from '../../core/contract/refusal';
 import { askServer } from '../writing/askServer';
+import { turnPath } from '../writing/nextLetter';
 
 const WAYS_TO_REST: readonly { rest: Rest; words: string; said: string }[] = [
   { rest: 'next working day', words: 'Later', said: 'Put off until the next working day.' },
@@ -41,8 +42,7 @@ export function OccasionCard({ card }: { card: TodayCard }) {
       </p>
     );
   }
-  const from = `/write?from=${encodeURIComponent(`${start.kind}:${start.key}`)}`;
-  const href = template ? `${from}&template=${encodeURIComponent(template.key)}` : from;
+  const href = turnPath({ start, ...(template ? { template } : {}) });
   return (
     <article className="paper card-today" aria-label={name}>
       <p className="card-reason">

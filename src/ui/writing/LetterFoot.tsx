@@ -1,12 +1,15 @@
 'use client';
 
-import Link from 'next/link';
-import { useEffect, useState, type MouseEvent } from 'react';
 import Button from 'react-bootstrap/Button';
-import { whatIsKnown } from '../../core/cures/cures';
+import { readMoment } from '../../core/dates/zone';
+import { laterInWords } from '../../core/writing/laterMoments';
+import { statusAfter } from '../../core/occasions/statusAfter';
 import { nameRecipient } from '../../core/describe/nameRecord';
+import { LetterGone } from './LetterGone';
 import type { LetterStore, LetterView } from './letterStore';
+import type { NextLetter } from './nextLetter';
 import { OtherWays } from './OtherWays';
+import { SendLater } from './SendLater';
 import { ProofMarks } from './ProofMarks';
 import type { Obstacle, Handover } from './useSending';
 
@@ -26,8 +29,12 @@ interface Props {
   onGo: (hole: string) => void;
   onRefresh: () => void;
   onSignIn: () => void;
-  /** where the letter will be found, and what to do next */
+  /** where the letter will be found */
   after: { href: string; words: string };
+  /** the letter to read next */
+  next: NextLetter | undefined;
+  /** sends it and goes to that one; absent: it is not one of several */
+  onSendAndNext?: (() => void) | undefined;
 }
 
 /** Where a letter is signed off: what the proof says, and the one main button. */
@@ -44,10 +51,17 @@ export function LetterFoot({
   onRefresh,
   onSignIn,
   after,
+  next,
+  onSendAndNext,
 }: Props) {
-  if (sending.state === 'kept') return <Gone {...{ sending, onTakeBack, onWriteOn, after }} />;
+  if (sending.state === 'kept') {
+    const goes = whenItGoes(view, store) ?? '';
+    const status = statusAfter(view.filled.template.head.action?.act, view.filled.situation);
+    return <LetterGone {...{ sending, goes, onTakeBack, onWriteOn, after, status, next }} />;
+  }
   const { marks } = view;
   const busy = sending.state === 'handing over';
+  const goes = whenItGoes(view, store);
   return (
     <div className="letter-foot">
       {sending.state === 'writing' && sending.problem && (
@@ -61,18 +75,41 @@ export function LetterFoot({
           disabled={busy}
           title="Ctrl or Cmd + Enter"
         >
-          {busy ? 'Sending …' : 'Send'}
+          {busy ? 'Sending …' : goes ? `Send ${goes}` : 'Send'}
         </Button>
+        {next && onSendAndNext && (
+          <Button
+            variant="outline-primary"
+            onClick={onSendAndNext}
+            disabled={busy}
+            title="Ctrl or Cmd + Shift + Enter"
+            aria-describedby="next-letter"
+          >
+            Send and read the next
+          </Button>
+        )}
         <p className="foot-words">
           to {addressee(view)}
           <span role="status" className={marks.length ? 'needs-you' : 'in-order'}>
             {marks.length ? `Waits for ${counted(marks)}` : 'Proof: nothing in the way'}
           </span>
         </p>
-        <OtherWays {...{ view, store, asFile, onElsewhere }} />
+        {next && onSendAndNext && (
+          <p id="next-letter" className="next-letter">
+            Next: {next.name}, “{next.template.name}”
+          </p>
+        )}
+        <SendLater store={store} goesAt={view.choices.goesAt} />
+        {!goes && <OtherWays {...{ view, store, asFile, onElsewhere }} />}
       </div>
     </div>
   );
+}
+
+/** "tomorrow at 08:00", where it is for later */
+function whenItGoes({ choices: { goesAt = '' } }: LetterView, { desk }: LetterStore): string | undefined {
+  const moment = readMoment(goesAt);
+  return moment === undefined ? undefined : laterInWords(moment, desk.book);
 }
 
 /** "1 stop and 2 queries" */
@@ -140,109 +177,4 @@ function Trouble({
         </div>
       );
   }
-}
-
-function Gone({
-  sending,
-  onTakeBack,
-  onWriteOn,
-  after,
-}: Pick<Props, 'onTakeBack' | 'onWriteOn' | 'after'> & { sending: Extract<Handover, { state: 'kept' }> }) {
-  const settled = useSettled();
-  const unlessTwice = (event: MouseEvent) => {
-    if (!settled) event.preventDefault();
-  };
-  const seconds = useSecondsUntil(sending.status === 'going' ? sending.goesAt : undefined);
-  return (
-    <div className="letter-foot">
-      {sending.already && (
-        <p className="trouble">This letter was already given to be sent. It goes only once.</p>
-      )}
-      <div className="foot-line">
-        <p className="foot-words" role="status">
-          <StatusWords sending={sending} />
-          {sending.status === 'going' && seconds > 0 && <span aria-hidden="true"> In {seconds} s.</span>}
-        </p>
-        {sending.status === 'going' && (
-          <Button variant="outline-primary" disabled={!settled} onClick={onTakeBack}>
-            Take it back
-          </Button>
-        )}
-        {sending.status === 'taken back' && (
-          <Button variant="outline-primary" disabled={!settled} onClick={onWriteOn}>
-            Write on
-          </Button>
-        )}
-      </div>
-      {sending.trouble && (
-        <p className="trouble" role="alert">
-          {sending.trouble}
-        </p>
-      )}
-      <div className="foot-line foot-links">
-        <Link href={after.href} onClick={unlessTwice}>
-          {after.words}
-        </Link>
-        <Link href="/today" onClick={unlessTwice}>
-          Back to Today
-        </Link>
-      </div>
-    </div>
-  );
-}
-
-function StatusWords({
-  sending: { status, reason, waits },
-}: {
-  sending: Extract<Handover, { state: 'kept' }>;
-}) {
-  switch (status) {
-    case 'going':
-      if (waits) return <span className="waiting">It waits. {waits}</span>;
-      return reason ? (
-        <span className="waiting">
-          The mail server cannot take it yet and is asked again. It said: {reason}
-        </span>
-      ) : (
-        <span className="waiting">Going.</span>
-      );
-    case 'held':
-    case 'failed':
-    case 'bounced':
-    case 'may have arrived':
-      return <span className="needs-you">{whatIsKnown({ status, reason: reason ?? null }).join(' ')}</span>;
-    case 'taken back':
-      return <span className="needs-you">It was taken back.</span>;
-    case 'elsewhere':
-      return <span className="in-order">Noted: it went another way.</span>;
-    default:
-      return <span className="in-order">Sent.{reason ? ` ${reason}` : ''}</span>;
-  }
-}
-
-function useSecondsUntil(moment: number | undefined): number {
-  const [seconds, setSeconds] = useState(() => secondsUntil(moment));
-  useEffect(() => {
-    setSeconds(secondsUntil(moment));
-    if (moment === undefined) return;
-    const timer = setInterval(() => setSeconds(secondsUntil(moment)), 250);
-    return () => clearInterval(timer);
-  }, [moment]);
-  return seconds;
-}
-
-function secondsUntil(moment: number | undefined): number {
-  return moment === undefined ? 0 : Math.max(0, Math.ceil((moment - Date.now()) / 1000));
-}
-
-/** A second press on what stood here a moment ago is none on what stands here now: milliseconds. */
-const SETTLES = 600;
-
-function useSettled(): boolean {
-  const [settled, setSettled] = useState(false);
-  useEffect(() => {
-    const timer = setTimeout(() => setSettled(true), SETTLES);
-    return () => clearTimeout(timer);
-  }, []);
-  return settled;
 }

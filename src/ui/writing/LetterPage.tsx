@@ -28,7 +28,7 @@ interface Props {
   view: LetterView;
   chosen: string | undefined;
   onChoose: (id: string) => void;
-  onSend: () => void;
+  onSend: (andNext: boolean) => void;
   page: RefObject<HTMLDivElement | null>;
   /** the letter has gone: it can be read, not changed */
   closed: boolean;
@@ -59,7 +59,7 @@ export function LetterPage({ store, view, chosen, onChoose, onSend, page, closed
       if (gone || !now) return;
       made = new Editor(now, {
         changed: store.typed,
-        send: () => callbacks.current.onSend(),
+        send: (andNext) => callbacks.current.onSend(andNext),
         choose: (id) => callbacks.current.onChoose(id),
         answer: (name, typed) => store.answer(name, typed),
         answered: () => nextQuestion(made!.element),

@@ -1,6 +1,7 @@
 'use client';
 
 import { useState } from 'react';
+import { forgetDraft } from './draftsElsewhere';
 import { dropDraft, type Draft } from './drafts';
 
 interface Props {
@@ -27,7 +28,7 @@ export function OlderDrafts({ draftKey, drafts, onOpen }: Props) {
             className="btn btn-link"
             onClick={() => {
               setDropped((before) => new Set([...before, draft.id]));
-              void dropDraft(draftKey, draft.id);
+              void dropDraft(draftKey, draft.id).then(() => forgetDraft(draft.id));
             }}
           >
             Throw away
@@ -38,13 +39,21 @@ export function OlderDrafts({ draftKey, drafts, onOpen }: Props) {
   );
 }
 
-/** The same letter is written in another tab, which has kept other words since. */
-export function Overtaken({ onMine, onTheirs }: { onMine: () => void; onTheirs: () => void }) {
+/** The same letter is written in another tab, or on another device, which has kept other words since. */
+export function Overtaken({
+  where,
+  onMine,
+  onTheirs,
+}: {
+  where: 'in another tab' | 'on another device';
+  onMine: () => void;
+  onTheirs: () => void;
+}) {
   return (
     <div className="notice" role="alert">
       <p>
-        This letter has been changed in another tab. What you write here is not kept until you say which of
-        the two stands.
+        This letter has been changed {where}. What you write here is not kept until you say which of the two
+        stands.
       </p>
       <button type="button" className="btn btn-link" onClick={onTheirs}>
         Take what stands there

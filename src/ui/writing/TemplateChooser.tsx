@@ -1,7 +1,7 @@
 'use client';
 
 import Link from 'next/link';
-import { memo, useDeferredValue, useMemo, useState } from 'react';
+import { memo, useDeferredValue, useMemo, useState, type ReactNode } from 'react';
 import type { OthersTemplate } from '../../core/contract/templates';
 import type { Fit } from '../../core/fitting/fittingTemplates';
 import type { AnyTemplate } from '../../core/fitting/listedTemplate';
@@ -22,13 +22,24 @@ interface Props {
   onChoose: (template: string) => void;
   /** on a phone the list gives way to the page */
   behind: boolean;
+  /** what is answered, in view while it is */
+  children?: ReactNode;
 }
 
 /** No more are shown of what was found: the rest is found by more words. */
 const MOST_FOUND = 40;
 
 /** The templates for a letter: those that fit first, with why, then the others under their groups. */
-export function TemplateChooser({ title, from, writing, situation, chosen, onChoose, behind }: Props) {
+export function TemplateChooser({
+  title,
+  from,
+  writing,
+  situation,
+  chosen,
+  onChoose,
+  behind,
+  children,
+}: Props) {
   const { letters, groups } = writing;
   const { desk } = writing.store;
   const [wanted, setWanted] = useState('');
@@ -52,6 +63,7 @@ export function TemplateChooser({ title, from, writing, situation, chosen, onCho
     <section className={`index ${behind ? 'index-behind' : ''}`} aria-labelledby="index-title">
       <h1 id="index-title">{title}</h1>
       <p className="count">{from}</p>
+      {children}
       <SearchField
         label="Find a template"
         value={wanted}

@@ -13,11 +13,19 @@ interface Props {
   chosen: string | undefined;
   onChoose: (id: string | undefined) => void;
   onDone: () => void;
+  /** a fact was put right where it is kept */
+  onPutRight: () => void;
   page: RefObject<HTMLElement | null>;
 }
 
 /** The margin of a letter that is being written: its notes can be acted on. */
-export const WritingMargin = memo(function WritingMargin({ view, store, onDone, ...margin }: Props) {
+export const WritingMargin = memo(function WritingMargin({
+  view,
+  store,
+  onDone,
+  onPutRight,
+  ...margin
+}: Props) {
   return (
     <Margin
       {...margin}
@@ -25,7 +33,9 @@ export const WritingMargin = memo(function WritingMargin({ view, store, onDone, 
       another={({ record, title }) => (
         <AnotherRecord record={record} title={title} filled={view.filled} store={store} />
       )}
-      body={(note) => <NoteBody note={note} filled={view.filled} store={store} onDone={onDone} />}
+      body={(note) => (
+        <NoteBody note={note} filled={view.filled} store={store} onDone={onDone} onPutRight={onPutRight} />
+      )}
     />
   );
 });

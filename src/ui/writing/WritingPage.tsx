@@ -1,15 +1,20 @@
 'use client';
 
 import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
+import { useRouter } from 'next/navigation';
 import type { WritingAnswer } from '../../core/contract/writing';
 import type { StartingPoint } from '../../core/records/which/situation';
 import { nameStart } from '../../core/describe/nameStart';
 import { beginsWith } from '../../core/writing/beginsWith';
 import type { Choices } from '../../core/writing/letter';
+import { useFreeDays } from '../work/useFreeDays';
+import { AskedFor } from './AskedFor';
 import { afterPaint } from '../shell/afterPaint';
 import { renewDraft } from './drafts';
 import { OlderDrafts, Overtaken } from './OtherDrafts';
 import { recordPath } from '../records/recordPath';
+import { JustSent, rememberSent } from './JustSent';
+import { turnPath, useNextLetter } from './nextLetter';
 import { LetterFoot } from './LetterFoot';
 import { LetterHead } from './LetterHead';
 import { LetterheadAround } from '../document/LetterheadAround';
@@ -20,6 +25,9 @@ import { TemplateChooser } from './TemplateChooser';
 import { useChoosing } from './useChoosing';
 import { useDraft } from './useDraft';
 import { useSending } from './useSending';
+import { Waiting } from './Waiting';
+import { Reworded } from './Reworded';
+import { writePath } from './writePath';
 import { WritingMargin } from './WritingMargin';
 import { signInAgain, useWriting, type Writing } from './useWriting';
 
@@ -27,6 +35,8 @@ interface Props {
   start: StartingPoint;
   /** the template to begin with */
   template?: string;
+  /** whether it is one of several, read one after the other */
+  inTurn?: boolean;
   /** what it is written from, where it came with the document */
   given?: WritingAnswer;
   /** the letter as it can be read until then */
@@ -34,7 +44,7 @@ interface Props {
 }
 
 /** Where a letter is written: the templates that fit, the page, its margin. */
-export function WritingPage({ start, template, given, children }: Props) {
+export function WritingPage({ start, template, inTurn = false, given, children }: Props) {
   const from = `${start.kind}:${start.key}`;
   const [writing, load] = useWriting(from, start, template, given);
   if (writing.state === 'ready') {
@@ -44,6 +54,7 @@ export function WritingPage({ start, template, given, children }: Props) {
         writing={writing}
         start={start}
         template={template}
+        inTurn={inTurn}
         onRefresh={load}
       />
     );
@@ -56,47 +67,18 @@ export function WritingPage({ start, template, given, children }: Props) {
   );
 }
 
-function Waiting({
-  state,
-  onAgain,
-}: {
-  state: 'fetching' | 'offline' | 'failed' | 'missing';
-  onAgain: () => void;
-}) {
-  if (state === 'fetching') {
-    return (
-      <p className="hint" role="status">
-        Fetching what the letter is written from …
-      </p>
-    );
-  }
-  const words = {
-    offline: ['There is no connection', 'What you have written is kept on this device.'],
-    failed: ['This could not be fetched', 'Nothing was lost. It may be the server.'],
-    missing: ['There is no such record', 'It may have been removed. Start from another one.'],
-  }[state];
-  return (
-    <div className="notice" role="alert">
-      <h1>{words[0]}</h1>
-      <p>{words[1]}</p>
-      {state !== 'missing' && (
-        <button type="button" className="btn btn-primary" onClick={onAgain}>
-          Try again
-        </button>
-      )}
-    </div>
-  );
-}
+const NO_DAYS: readonly string[] = [];
 
 interface DeskProps {
   writing: Writing;
   start: StartingPoint;
   template: string | undefined;
+  inTurn: boolean;
   /** gives whether the records came */
   onRefresh: (draft: () => Writing['draft']) => Promise<boolean>;
 }
 
-function Desk({ writing, start, template, onRefresh }: DeskProps) {
+function Desk({ writing, start, template, inTurn, onRefresh }: DeskProps) {
   const { store, draft, draftKey } = writing;
   const from = `${start.kind}:${start.key}`;
   const view = useLetter(store);
@@ -106,6 +88,8 @@ function Desk({ writing, start, template, onRefresh }: DeskProps) {
   const [listOpen, setListOpen] = useState(false);
   const page = useRef<HTMLDivElement>(null);
   const { sending, send, takeBack, asFile } = useSending(writing, from);
+  const next = useNextLetter(from, inTurn || sending.state === 'kept');
+  const router = useRouter();
   const { project, booking, invoice, recipients } = view?.choices ?? {};
   const taken = JSON.stringify({ project, booking, invoice, recipients });
   // Another template leads to the same records: what fits is worked out only when they change.
@@ -129,13 +113,7 @@ function Desk({ writing, start, template, onRefresh }: DeskProps) {
       setChosen(undefined);
       if (!(await choose(key))) return;
       // The letter is painted first; the address of the page follows.
-      afterPaint(() =>
-        window.history.replaceState(
-          null,
-          '',
-          `/write?from=${encodeURIComponent(from)}&template=${encodeURIComponent(key)}`,
-        ),
-      );
+      afterPaint(() => window.history.replaceState(null, '', writePath(from, key)));
     },
     [choose, from],
   );
@@ -164,6 +142,18 @@ function Desk({ writing, start, template, onRefresh }: DeskProps) {
     document.querySelector<HTMLElement>('.proof-marks button')?.focus();
   };
 
+  /** The same, and once it has gone the next one comes; this one can be taken back from there. */
+  const sendAndNext = async () => {
+    if (!next || store.marks().length) return sendOrGo();
+    const words = begun(store.now()!);
+    const href = turnPath({ start, template: { key: words.letter.choices.template } });
+    const kept = await send();
+    if (!kept) return;
+    if (kept.goesAt !== undefined)
+      rememberSent({ draft: { ...draft, ...words }, draftKey, name, href, goesAt: kept.goesAt });
+    router.push(next.href);
+  };
+
   /** A note that is done with closes, and what was written on is written on. */
   const backToPage = useCallback(() => {
     setChosen(undefined);
@@ -178,8 +168,14 @@ function Desk({ writing, start, template, onRefresh }: DeskProps) {
   }, [chosen]);
 
   const [stale, setStale] = useState(false);
-  const anew = async (from: () => Writing['draft']) => setStale(!(await onRefresh(from)));
-  const refresh = () => anew(() => ({ id: draft.id, ...begun(store.now()!) }));
+  const anew = useCallback(
+    async (from: () => Writing['draft']) => setStale(!(await onRefresh(from))),
+    [onRefresh],
+  );
+  const refresh = useCallback(
+    () => void anew(() => ({ id: draft.id, ...begun(store.now()!) })),
+    [anew, draft.id, store],
+  );
 
   /** The one that was taken back keeps its id; this is a new letter with the same words. */
   const writeOn = async () => {
@@ -190,6 +186,12 @@ function Desk({ writing, start, template, onRefresh }: DeskProps) {
   const takeItBack = async () => {
     if (await takeBack()) await writeOn();
   };
+
+  const enquiry = start.kind === 'enquiry' ? situation.enquiry?.record : undefined;
+  const told = useFreeDays(enquiry?.wanted_on ?? NO_DAYS, { near: true });
+  const asked = enquiry && sending.state !== 'kept' && (
+    <AskedFor enquiry={enquiry} told={told} store={store} view={view} />
+  );
 
   const { client } = situation;
   const after =
@@ -206,10 +208,15 @@ function Desk({ writing, start, template, onRefresh }: DeskProps) {
         chosen={view?.choices.template}
         onChoose={(key) => void chooseTemplate(key)}
         behind={view !== undefined && !listOpen}
-      />
+      >
+        {asked && <div className="wide-only">{asked}</div>}
+      </TemplateChooser>
       <div id="page" className="page-area writing" tabIndex={-1}>
+        <JustSent />
+        {asked && <div className="narrow-only">{asked}</div>}
         {overtaken && (
           <Overtaken
+            where={overtaken === 'tab' ? 'in another tab' : 'on another device'}
             onMine={() => void keepMine()}
             onTheirs={() => void theirs().then((draft) => draft && anew(() => draft))}
           />
@@ -253,7 +260,7 @@ function Desk({ writing, start, template, onRefresh }: DeskProps) {
                 view={view}
                 chosen={chosen}
                 onChoose={setChosen}
-                onSend={sendOrGo}
+                onSend={(andNext) => (andNext && inTurn ? void sendAndNext() : sendOrGo())}
                 page={page}
                 closed={sending.state === 'kept'}
               />
@@ -263,12 +270,14 @@ function Desk({ writing, start, template, onRefresh }: DeskProps) {
                 store={store}
                 sending={sending}
                 onSend={sendOrGo}
+                next={next}
+                onSendAndNext={inTurn ? () => void sendAndNext() : undefined}
                 asFile={asFile}
                 onElsewhere={() => void send('/api/letters/elsewhere')}
                 onTakeBack={() => void takeItBack()}
                 onWriteOn={() => void writeOn()}
                 onGo={goTo}
-                onRefresh={() => void refresh()}
+                onRefresh={refresh}
                 onSignIn={() => void keep().then(signInAgain)}
                 after={after}
               />
@@ -282,6 +291,7 @@ function Desk({ writing, start, template, onRefresh }: DeskProps) {
                 chosen={chosen}
                 onChoose={setChosen}
                 onDone={backToPage}
+                onPutRight={refresh}
                 page={page}
               />
             )}
@@ -295,18 +305,6 @@ function Desk({ writing, start, template, onRefresh }: DeskProps) {
         )}
       </div>
     </>
-  );
-}
-
-/** That somebody is writing the template's next version, and that this letter has nothing of it. */
-function Reworded({ writing: { reworded, store }, template }: { writing: Writing; template: string }) {
-  const one = reworded.find(({ key }) => key === template);
-  if (!one) return null;
-  return (
-    <p className="hint">
-      {one.own ? 'You are' : `${one.by} is`} rewording “{store.desk.template(template)?.head.name}”. This
-      letter uses the version before.
-    </p>
   );
 }
 

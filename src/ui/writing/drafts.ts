@@ -17,12 +17,18 @@ export interface Draft {
   template?: string;
   /** when it was last kept, in milliseconds */
   at?: number;
+  /** the server's version that these words, or those before them, are; absent: it has none */
+  version?: number;
+  /** when the server kept that version, by its clock */
+  givenAt?: number;
+  /** whether the server has other words than these */
+  changed?: boolean;
   /** the server has it, or its writer does not want it: kept for a while, so that another tab does not bring it back */
   gone?: true;
 }
 
 /** A draft with where it is written on. */
-export interface ListedDraft extends Draft {
+export interface DraftHere extends Draft {
   key: string;
   /** `invoice:K-101` */
   from: string;
@@ -63,7 +69,7 @@ export async function openDraft(
   let draft = fresh;
   try {
     await bringBackLastWords(key);
-    await change(key, (before) => {
+    await changeDrafts(key, (before) => {
       const open = before.filter(({ gone }) => !gone).sort((a, b) => (b.at ?? 0) - (a.at ?? 0));
       draft = open.find(isWanted) ?? fresh;
       return (list = before.includes(draft) ? before : [...before, draft]);
@@ -86,21 +92,31 @@ export async function keepDraft(
   force = false,
 ): Promise<Keeping> {
   let result: Keeping = 'kept';
-  await change(key, (before) => {
+  await changeDrafts(key, (before) => {
     const now = before.find(({ id }) => id === draft.id);
     if (now?.gone) result = 'gone';
     else if (now && !force && !same(now.letter, seen) && !same(now.letter, draft.letter))
       result = 'overtaken';
     else {
       result = 'kept';
-      return [...before.filter(({ id }) => id !== draft.id), { ...draft, at: Date.now() }];
+      const { version, givenAt, changed } = now ?? draft;
+      const isOther = changed === true || !now || !same(now.letter, draft.letter);
+      return [
+        ...before.filter(({ id }) => id !== draft.id),
+        {
+          ...draft,
+          at: Date.now(),
+          ...(version && givenAt ? { version, givenAt } : {}),
+          ...(isOther ? { changed: true } : {}),
+        },
+      ];
     }
     return before;
   });
   return result;
 }
 
-/** What another tab has kept of a letter. */
+/** What this device has of a letter. */
 export async function readDraft(key: string, id: string): Promise<Draft | undefined> {
   return (await get<Draft[]>(key, store()))?.find((one) => one.id === id);
 }
@@ -116,7 +132,7 @@ export function keepLastWords(key: string, draft: Draft): void {
 
 /** The server has it, or its writer does not want it: the next letter from there is a new one. */
 export async function dropDraft(key: string, id: string): Promise<void> {
-  await change(key, (before) => [
+  await changeDrafts(key, (before) => [
     ...before.filter((one) => one.id !== id),
     { id, gone: true, at: Date.now() },
   ]).catch(() => undefined);
@@ -124,13 +140,14 @@ export async function dropDraft(key: string, id: string): Promise<void> {
 
 /** A new letter with the same words, after the first was taken back. */
 export async function renewDraft(key: string, draft: Draft): Promise<Draft> {
-  const renewed = { ...draft, id: newId() };
-  await change(key, (before) => [...before, { ...renewed, at: Date.now() }]).catch(() => undefined);
+  const { version: _, givenAt: __, ...words } = draft;
+  const renewed = { ...words, id: newId(), changed: true };
+  await changeDrafts(key, (before) => [...before, { ...renewed, at: Date.now() }]).catch(() => undefined);
   return renewed;
 }
 
 /** Letters that were begun on this device and have words of their writer's in them, newest first. */
-export async function listDrafts(owner?: string): Promise<ListedDraft[]> {
+export async function listDrafts(owner?: string): Promise<DraftHere[]> {
   const all = await entries<string, Draft[]>(store()).catch(() => []);
   return all
     .filter(([key]) => owner === undefined || key.startsWith(`${owner} `))
@@ -142,18 +159,25 @@ export async function listDrafts(owner?: string): Promise<ListedDraft[]> {
     .sort((a, b) => (b.at ?? 0) - (a.at ?? 0));
 }
 
+/** The ids of those that were sent, or thrown away, on this device. */
+export async function goneHere(): Promise<ReadonlySet<string>> {
+  const all = await entries<string, Draft[]>(store()).catch(() => []);
+  return new Set(all.flatMap(([, drafts]) => drafts.flatMap(({ id, gone }) => (gone ? id : []))));
+}
+
 export async function clearDrafts(): Promise<void> {
   localStorage.removeItem(LAST_WORDS);
   await clear(store()).catch(() => undefined);
 }
 
 /** Whether anything in it is not from its template and the records. */
-function hasOwnWords({ letter, base, gone }: Draft): boolean {
+export function hasOwnWords({ letter, base, gone }: Draft): boolean {
   if (!letter || gone) return false;
   return Object.keys(letter.choices.answers).length > 0 || !same(letter.document, base);
 }
 
-async function change(key: string, to: (before: Draft[]) => Draft[]): Promise<void> {
+/** Changes the drafts from one starting point. */
+export async function changeDrafts(key: string, to: (before: Draft[]) => Draft[]): Promise<void> {
   await update<Draft[]>(
     key,
     (before) => to((before ?? []).filter(({ gone, at = 0 }) => !gone || Date.now() - at < REMEMBERED)),
@@ -161,7 +185,8 @@ async function change(key: string, to: (before: Draft[]) => Draft[]): Promise<vo
   );
 }
 
-async function bringBackLastWords(key: string): Promise<void> {
+/** Takes up the last words of a page that has gone, where they are of a letter from there. */
+export async function bringBackLastWords(key: string): Promise<void> {
   const last = localStorage.getItem(LAST_WORDS);
   if (!last) return;
   const { key: of, draft } = JSON.parse(last) as { key: string; draft: Draft };
@@ -170,6 +195,7 @@ async function bringBackLastWords(key: string): Promise<void> {
   await keepDraft(key, draft, undefined, true);
 }
 
-function same(a: unknown, b: unknown): boolean {
+/** Whether two letters are the same. */
+export function same(a: unknown, b: unknown): boolean {
   return JSON.stringify(a) === JSON.stringify(b);
 }

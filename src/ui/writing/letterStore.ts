@@ -5,8 +5,10 @@ import { putBack } from '../../core/fairCopy/change/putBack';
 import type { AddedFile } from '../../core/contract/along';
 import { idOfAdded, type Along } from '../../core/writing/goesAlong';
 import type { Addressing } from '../../core/addressing/addressingOf';
+import type { SaidOtherwise } from '../../core/fill/compile/saidOtherwise';
 import { mergeCopies } from '../../core/fairCopy/mergeCopies';
 import type { CopyDocument } from '../../core/document/copyDocument';
+import { readMoment } from '../../core/dates/zone';
 import { readAnswer } from '../../core/fill/blanks';
 import type { OfAnother, Place, ProofMark } from '../../core/proof/proofMark';
 import { linesOf } from '../../core/proof/reading/lines';
@@ -106,8 +108,12 @@ export class LetterStore {
    * @param base as it was filled then
    */
   resume(letter: Letter, base: CopyDocument): void {
-    const filled = this.desk.fill(this.start, letter.choices);
-    if (filled) this.put({ ...letter, document: mergeCopies(base, letter.document, filled.document) });
+    const { goesAt, ...rest } = letter.choices;
+    // A time that has passed meanwhile is none.
+    const isToCome = (readMoment(goesAt ?? '') ?? 0) > this.desk.facts.now;
+    const choices = isToCome ? letter.choices : rest;
+    const filled = this.desk.fill(this.start, choices);
+    if (filled) this.put({ choices, document: mergeCopies(base, letter.document, filled.document) });
   }
 
   /** Chooses a template, a record, a person: the page follows, and what was written by hand stays. */
@@ -119,6 +125,12 @@ export class LetterStore {
       const filled = this.desk.fill(this.start, choices);
       if (filled) this.put({ choices, document: filled.document });
     }
+  }
+
+  /** Chooses when the letter goes; undefined: now. What it says of days follows. */
+  goAt(goesAt: string | undefined): void {
+    const now = this.current();
+    if (now) this.put(this.desk.change(this.start, now, { goesAt }));
   }
 
   /** Answers a blank wherever it occurs. Gives what was expected when the answer does not fit. */
@@ -135,6 +147,16 @@ export class LetterStore {
   blankType(name: string): BlankType {
     const template = this.letter && this.desk.compile(this.letter.choices.template);
     return (template && !Array.isArray(template) && template.blanks.get(name)?.answer) || { kind: 'text' };
+  }
+
+  /** Has a fact say something else in this letter, wherever it stands; undefined: what its template has it say. */
+  sayOtherwise(ids: readonly string[], said: SaidOtherwise | undefined): void {
+    const { ...saidOtherwise } = this.current()?.choices.saidOtherwise ?? {};
+    for (const id of ids) {
+      delete saidOtherwise[id];
+      if (said) saidOtherwise[id] = said;
+    }
+    this.choose({ saidOtherwise });
   }
 
   /** Lets a query of the proof stand. */

@@ -1,32 +1,33 @@
 'use client';
 
 import { useEffect, useRef, useState } from 'react';
-import type { LetterStatus, LetterToSend, SendAnswer, TakeBackAnswer } from '../../core/contract/letters';
+import type { LetterStatus, LetterToSend, SendAnswer } from '../../core/contract/letters';
 import type { Refusal } from '../../core/contract/refusal';
 import type { ChangedFact } from '../../core/writing/factsOf';
 import { factsOf } from '../../core/writing/factsOf';
 import type { CopyDocument } from '../../core/document/copyDocument';
 import { askForFile, askServer, type Answer } from './askServer';
+import { askToTakeBack } from './askToTakeBack';
 import { dropDraft } from './drafts';
 import type { Writing } from './useWriting';
 
-export type Handover =
-  | { state: 'writing'; problem?: Obstacle }
-  | { state: 'handing over' }
-  /** `letter` is the id under which the server has it */
-  | {
-      state: 'kept';
-      letter: string;
-      status: string;
-      reason?: string | null;
-      /** by this device's clock */
-      goesAt?: number;
-      /** why it has not gone though its time has come */
-      waits?: string;
-      already?: boolean;
-      /** why it could not be taken back */
-      trouble?: string;
-    };
+export type Handover = { state: 'writing'; problem?: Obstacle } | { state: 'handing over' } | Kept;
+
+/** A letter that the server has. */
+export interface Kept {
+  state: 'kept';
+  /** the id under which the server has it */
+  letter: string;
+  status: string;
+  reason?: string | null;
+  /** by this device's clock */
+  goesAt?: number;
+  /** why it has not gone though its time has come */
+  waits?: string;
+  already?: boolean;
+  /** why it could not be taken back */
+  trouble?: string;
+}
 
 export type Obstacle =
   | { kind: 'signed out' | 'offline' }
@@ -61,18 +62,21 @@ export function useSending({ store, draft, draftKey }: Writing, from: string) {
     };
   }
 
-  /** Hands it over to be sent; or has it noted, when it went another way. */
-  async function send(path: '/api/letters' | '/api/letters/elsewhere' = '/api/letters') {
+  /** Hands it over to be sent; or has it noted, when it went another way. Gives what the server has, once it has it. */
+  async function send(
+    path: '/api/letters' | '/api/letters/elsewhere' = '/api/letters',
+  ): Promise<Kept | undefined> {
     const letter = given();
-    if (busy.current || !letter) return;
+    if (busy.current || !letter) return undefined;
     busy.current = true;
     setSending({ state: 'handing over' });
     const answer = await askServer<SendAnswer | Refusal>(path, letter);
     busy.current = false;
-    setSending(next(answer, draft.id));
-    if (!('offline' in answer) && 'result' in answer.body && isKept(answer.body)) {
-      await dropDraft(draftKey, draft.id);
-    }
+    const now = next(answer, draft.id);
+    setSending(now);
+    if (now.state !== 'kept') return undefined;
+    await dropDraft(draftKey, draft.id);
+    return now;
   }
 
   const letter = sending.state === 'kept' && isOpen(sending.status) ? sending.letter : undefined;
@@ -94,11 +98,11 @@ export function useSending({ store, draft, draftKey }: Writing, from: string) {
 
   async function takeBack(): Promise<boolean> {
     if (sending.state !== 'kept') return false;
-    const answer = await askServer<TakeBackAnswer>(`/api/letters/${sending.letter}/take-back`, {});
-    const status = 'offline' in answer ? undefined : answer.body.status;
+    const answer = await askToTakeBack(sending.letter);
+    const status = typeof answer === 'string' ? undefined : answer.status;
     // The page stays closed until there is a new letter to write on.
     if (status) setSending({ ...sending, status, ...(status === 'taken back' ? {} : { trouble: TOO_LATE }) });
-    else setSending({ ...sending, trouble: 'offline' in answer ? NOT_REACHED : NOT_ANSWERED });
+    else setSending({ ...sending, trouble: answer === 'offline' ? NOT_REACHED : NOT_ANSWERED });
     return status === 'taken back';
   }
 
@@ -113,10 +117,6 @@ export function useSending({ store, draft, draftKey }: Writing, from: string) {
   }
 
   return { sending, send, takeBack, asFile };
-}
-
-function isKept({ result }: SendAnswer | Refusal): boolean {
-  return result === 'going' || result === 'already' || result === 'noted';
 }
 
 function goesAt(goesIn: number | null): { goesAt?: number } {
@@ -134,6 +134,8 @@ function next(answer: Answer<SendAnswer | Refusal>, id: string): Handover {
   switch (body.result) {
     case 'going':
       return { state: 'kept', letter: id, status: 'going', ...goesAt(body.goesIn) };
+    case 'later':
+      return { state: 'kept', letter: id, status: 'later' };
     case 'noted':
       return { state: 'kept', letter: id, status: 'elsewhere' };
     case 'already':

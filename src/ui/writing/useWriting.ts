@@ -9,6 +9,7 @@ import { beginsWith } from '../../core/writing/beginsWith';
 import { WritingDesk } from '../../core/writing/writingDesk';
 import { askForFacts } from './askForFacts';
 import { bringWords } from './bringWords';
+import { bringDrafts } from './draftsElsewhere';
 import { draftKey, openDraft, type Draft } from './drafts';
 import { Proofer } from './proofer';
 import { LetterStore } from './letterStore';
@@ -81,6 +82,9 @@ export function useWriting(
       if (answer.status !== 200 || !answer.list) return fail('failed');
       const { body: facts, list } = answer;
       const key = draftKey(`${facts.business} ${facts.member}`, startsAt);
+      // Without the device's store the letter lives as long as the page.
+      if (!again) await bringDrafts(key, facts.drafts).catch(() => undefined);
+      if (isStale()) return true;
       const { draft: opened, others: begun } = again
         ? { draft: again(), others: [] }
         : await openDraft(key, wanted);

@@ -1,7 +1,7 @@
 import type { AlongAnswer } from '../../../core/contract/along';
 import { LARGEST_PICTURE, tooLargePicture } from '../../../core/contract/pictures';
 import { alongChoices, bringLetterFile } from '../../../server/letters/alongChoices';
-import { readStartingPoint } from '../../startingPoint';
+import { readStartingPoint } from '../../../core/records/which/readStartingPoint';
 import { asMember } from '../asMember';
 import { readBytes } from '../readBytes';
 import { Refused } from '../refused';

@@ -2,14 +2,15 @@ import { LETTER_TO_SEND, type LetterToSend, type SendAnswer } from '../../../cor
 import type { CopyDocument } from '../../../core/document/copyDocument';
 import { readCopy } from '../../../core/document/readDocument';
 import { UnreadableDocument } from '../../../core/document/kinds';
+import { readSaidOtherwise } from '../../../core/writing/readSaidOtherwise';
 import type { Choices } from '../../../core/writing/letter';
 import type { WrittenLetter } from '../../../server/sending/readyToGo';
-import { readStartingPoint } from '../../startingPoint';
+import { readStartingPoint } from '../../../core/records/which/readStartingPoint';
 import { readJson } from '../readJson';
 import { Refused } from '../refused';
 
 /** A long letter with its facts, and room. */
-const LARGEST_LETTER = 2_000_000;
+export const LARGEST_LETTER = 2_000_000;
 
 /** A letter as its writer gives it. @throws Refused when it cannot be read */
 export async function readLetter(request: Request): Promise<WrittenLetter> {
@@ -30,6 +31,7 @@ export async function readLetter(request: Request): Promise<WrittenLetter> {
 
 const STATUS: Readonly<Record<SendAnswer['result'], number>> = {
   going: 201,
+  later: 201,
   noted: 201,
   already: 200,
   changed: 409,
@@ -42,7 +44,8 @@ export function answeredSending(answer: SendAnswer): Response {
   return Response.json(answer, { status: STATUS[answer.result] });
 }
 
-function documentOf(json: unknown): CopyDocument {
+/** A page as it came. @throws Refused when it cannot be read */
+export function documentOf(json: unknown): CopyDocument {
   try {
     return readCopy(json);
   } catch (error) {
@@ -51,14 +54,23 @@ function documentOf(json: unknown): CopyDocument {
   }
 }
 
-function readChoices({ answers, ...choices }: LetterToSend['choices']): Choices {
+function otherwiseOf(json: unknown): NonNullable<Choices['saidOtherwise']> {
+  try {
+    return readSaidOtherwise(json);
+  } catch {
+    throw new Refused('What fields of this letter are to say cannot be read.', 400);
+  }
+}
+
+/** What its writer decided, as it came. @throws Refused when it cannot be read */
+export function readChoices({ answers, saidOtherwise, ...choices }: LetterToSend['choices']): Choices {
   // No name of an answer is one that every object has.
   const given = Object.entries(answers as Record<string, unknown>).filter(([name]) => !(name in {}));
   return {
-    ...(Object.fromEntries(Object.entries(choices).filter(([, value]) => value !== undefined)) as Omit<
-      Choices,
-      'answers'
-    >),
+    ...(Object.fromEntries(
+      Object.entries(choices).filter(([, value]) => value !== undefined),
+    ) as unknown as Omit<Choices, 'answers'>),
+    ...(saidOtherwise === undefined ? {} : { saidOtherwise: otherwiseOf(saidOtherwise) }),
     answers: Object.fromEntries(
       given.flatMap(([name, typed]) => (typeof typed === 'string' ? [[name, typed]] : [])),
     ),

@@ -1,8 +1,18 @@
+import type { NextAnswer } from '../../../core/contract/today';
 import { OCCASION_TO_REST, OCCASION_TO_WAKE } from '../../../core/contract/occasions';
 import type { CurrentMember } from '../../../server/signIn/currentMember';
+import { letterAfter } from '../../../server/today/letterAfter';
 import { putOff, takeUpAgain } from '../../../server/today/settleOccasions';
 import { asMember } from '../asMember';
 import { readJson } from '../readJson';
+
+/** The letter to read after one, of what is worth writing now: ?after=invoice:LPC-1048 */
+export async function GET(request: Request): Promise<Response> {
+  return asMember(request, async (member) => {
+    const after = new URL(request.url).searchParams.get('after') ?? '';
+    return Response.json((await letterAfter(member, after.slice(0, 200))) satisfies NextAnswer);
+  });
+}
 
 /** Puts an occasion off, or says that nothing needs to be written. */
 export function POST(request: Request): Promise<Response> {

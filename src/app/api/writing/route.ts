@@ -1,5 +1,5 @@
 import { factsForWriting } from '../../../server/writing/factsForWriting';
-import { readStartingPoint } from '../../startingPoint';
+import { readStartingPoint } from '../../../core/records/which/readStartingPoint';
 import { asMember } from '../asMember';
 
 /** What a letter from a record is written from: ?from=invoice:LPC-1048&template=first-reminder&edition=… */

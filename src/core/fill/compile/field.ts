@@ -8,6 +8,7 @@ import { placeId, type Origin, type Emit, type Run } from '../run';
 import { compileSteps, stepsInWords, wholeRecord, type CompiledSteps } from '../steps/compileSteps';
 import { rawOf } from '../values';
 import { escapeWithBreaks } from '../write/escape';
+import { asSaid } from './saidOtherwise';
 import { missingFact, ownerName } from './missing';
 import { isOfBusiness, originOf, slotOf } from './source';
 import { withLineFeeds, wording, worked, writeValue, writeWords } from './writeValue';
@@ -39,7 +40,8 @@ export interface CompiledField {
 
 /** Compiles a field: what it says, its note, and its hole where the fact is missing. */
 export function compileField(node: Field, scope: Scope): CompiledField | Emit {
-  const { path: written, steps: asked } = node.attrs;
+  const part = nextPart(scope);
+  const { path: written, steps: asked } = asSaid(node.attrs, part, scope);
   const path = resolvePath(written, scope);
   if (typeof path === 'string') return refused(node, path, scope);
   const steps = compileSteps(asked, path.type, scope, path);
@@ -48,7 +50,7 @@ export function compileField(node: Field, scope: Scope): CompiledField | Emit {
   const isKept = steps.text && isOfBusiness(path);
   const field: CompiledField = {
     type: isKept ? 'kept field' : 'field',
-    part: nextPart(scope),
+    part,
     path,
     place: placeOf(scope, node),
     owner: path.owner,

@@ -2,6 +2,7 @@ import type { Schema } from '../../records/schema';
 import type { Places, Problem } from '../../problems/problem';
 import type { ReadPassage, Scope } from '../paths/scope';
 import type { Signature, TemplateHead } from '../../template/template';
+import type { SaidOtherwise } from './saidOtherwise';
 import { compileCondition } from './condition';
 
 /** What templates of a business are judged by. */
@@ -14,6 +15,8 @@ export interface CompileContext {
   places?: Places;
   /** the template's key: parts of different templates have different names */
   key?: string;
+  /** what parts of the template say in one letter, by their names */
+  otherwise?: Readonly<Record<string, SaidOtherwise>>;
   /** the name that problems are reported under */
   file?: string;
 }
@@ -35,6 +38,7 @@ export function newScope(
     inLink: false,
     ...(head.signature === undefined ? {} : { signature: head.signature }),
     blanks: new Map(),
+    otherwise: context.otherwise ?? {},
     places: context.places ?? new WeakMap(),
     file: context.file ?? head.name,
     tally: {

@@ -6,6 +6,7 @@ import type { Passage, Signature } from '../../template/template';
 import type { Place, Places, Problem } from '../../problems/problem';
 import type { Condition } from '../../document/step';
 import type { BlankDefinition } from '../blanks';
+import type { SaidOtherwise } from '../compile/saidOtherwise';
 import type { Run } from '../run';
 
 /** A passage as read, with the places of its tags. */
@@ -61,6 +62,8 @@ export interface Scope {
   /** the signature that the head asks for, or "none"; absent: the usual one */
   signature?: string;
   blanks: ReadonlyMap<string, BlankDefinition>;
+  /** what parts of the template say in one letter, by their names */
+  otherwise: Readonly<Record<string, SaidOtherwise>>;
   /** the places of the file this part stands in */
   places: Places;
   file: string;

@@ -1,9 +1,10 @@
 import type { Recipient } from './chooseRecipient';
 import type { Situation } from './situation';
+import { splitReference } from './splitReference';
 
 /** Somebody whom a letter can go to, by a reference as `contact:hale`; undefined where there is none. */
 export function recipientOf(reference: string, { client, book }: Situation): Recipient | undefined {
-  const [kind, key = ''] = reference.split(/:(.*)/s);
+  const [kind, key] = splitReference(reference);
   const from = client?.record;
   switch (kind) {
     case 'contact': {

@@ -33,6 +33,8 @@ export async function sweepRemoved(
          delete from record_file where removed_at < $files returning business_id, sha256, preview
        ), own as (
          delete from own_file where removed_at < $files returning business_id, sha256, preview
+       ), begun as (
+         delete from draft where kept_at < $letters
        ), letters as (
          delete from letter_file where brought_at < $letters returning business_id, sha256, preview
        ), records as (

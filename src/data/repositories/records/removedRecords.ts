@@ -145,7 +145,7 @@ export async function removeRecord(
     const { id } = record;
     const [held] = await sequelize.query<{ letters: number; invoices: number }>(
       `select (select count(*) from message where business_id = $business_id and (${letters})
-           and status in ('going', 'held'))::int as letters,
+           and status in ('going', 'later', 'held'))::int as letters,
          (${invoices ? `select count(*) from invoice where business_id = $business_id and (${invoices}) and status <> 'draft'` : 'select 0'})::int
            as invoices`,
       { bind: { ...bind, id }, type: QueryTypes.SELECT },

@@ -7,8 +7,8 @@ import { momentIn } from './outgoing';
 
 type Message = RowOf<typeof MESSAGE>;
 
-/** When a letter goes: in so many seconds; or it has gone already, from elsewhere. */
-export type Goes = { in: number } | 'elsewhere';
+/** When a letter goes: in so many seconds, for later where it is filled again first; or it has gone already, from elsewhere. */
+export type Goes = { in: number; later?: boolean } | 'elsewhere';
 
 /** What is said of a letter that has gone another way. */
 const ELSEWHERE = 'It went another way, and is only noted here.';
@@ -37,7 +37,7 @@ export async function keepOutgoing(
 ): Promise<void> {
   const { models, inTransaction } = database;
   const { business_id, id } = message;
-  const [status, detail] = goes === 'elsewhere' ? (['sent', ELSEWHERE] as const) : (['going', null] as const);
+  const [status, detail] = became(goes);
   await inTransaction(async () => {
     await models.message.create({
       ...message,
@@ -51,10 +51,7 @@ export async function keepOutgoing(
       at,
       goes_at: goes === 'elsewhere' ? null : await momentIn(database, goes.in),
     });
-    await models.message_recipient.bulkCreate(
-      recipients.map((one, position) => ({ ...one, business_id, message_id: id, position })),
-    );
-    await attach(database, { business_id, id }, files);
+    await keepGoing(database, { business_id, id }, { recipients, files });
     await models.delivery_event.create({
       business_id,
       message_id: id,
@@ -64,4 +61,21 @@ export async function keepOutgoing(
       detail,
     });
   });
+}
+
+function became(goes: Goes): ['sent' | 'later' | 'going', string | null] {
+  if (goes === 'elsewhere') return ['sent', ELSEWHERE];
+  return [goes.later ? 'later' : 'going', null];
+}
+
+/** Writes down whom a message goes to and what goes along. */
+export async function keepGoing(
+  database: Database,
+  { business_id, id }: { business_id: string; id: string },
+  { recipients, files }: Pick<Outgoing, 'recipients' | 'files'>,
+): Promise<void> {
+  await database.models.message_recipient.bulkCreate(
+    recipients.map((one, position) => ({ ...one, business_id, message_id: id, position })),
+  );
+  await attach(database, { business_id, id }, files);
 }

@@ -10,7 +10,7 @@ export async function holdLateLetters({ sequelize }: Database, at: Date): Promis
     `with late as (
        select message.business_id, message.id, hold_after_hours as hours
        from message join business on business.id = business_id
-       where status = 'going' and goes_at <= now() - make_interval(hours => hold_after_hours)
+       where status in ('going', 'later') and goes_at <= now() - make_interval(hours => hold_after_hours)
          and (claimed_by is null or ${WORKER_IS_GONE})
        for update of message skip locked),
      held as (

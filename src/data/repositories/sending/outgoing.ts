@@ -161,7 +161,7 @@ export async function takeBack(
        from (select) one left join lateral (
          select kind, detail from delivery_event where business_id = $business_id and message_id = $id
            and kind in ('held', 'failed', 'may have arrived') order by position desc limit 1) before on true
-       where business_id = $business_id and id = $id and status = 'going' and claimed_by is null
+       where business_id = $business_id and id = $id and status in ('going', 'later') and claimed_by is null
        returning status`,
       { bind: { business_id, id }, type: QueryTypes.SELECT },
     );

@@ -36,7 +36,7 @@ export async function recogniseDatabase({ sequelize, inTransaction }: Database, 
       const rows = await sequelize.query(
         `with held as (
            update message set ${HOLDING}, reason = $words, settled_at = null, settled_by = null
-           where status = 'going' returning business_id, id, status)
+           where status in ('going', 'later') returning business_id, id, status)
          ${addingEvents('held', '$words')} returning message_id`,
         { bind: { words: COPIED, at }, type: QueryTypes.SELECT },
       );

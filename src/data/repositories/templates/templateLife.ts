@@ -135,7 +135,7 @@ export async function templateUses(
     `select
        template.letters,
        (select count(*)::int from message where business_id = $business_id and template_id = template.id
-         and status in ('going', 'held')) as waiting,
+         and status in ('going', 'later', 'held')) as waiting,
        version.head #>> '{action,act}' as act,
        array(select other.name from template other join template_version kept on kept.business_id = other.business_id
            and kept.template_id = other.id and kept.version = other.current_version

@@ -1,12 +1,16 @@
 import { DAYS_ASKED } from '../../../../core/contract/freeDays';
-import { freeDays } from '../../../../server/records/freeDays';
+import { freeDays, freeDaysNear } from '../../../../server/records/freeDays';
 import { asMember } from '../../asMember';
 import { readJson } from '../../readJson';
 
-/** Whether days that somebody asks for are free. Nothing is kept. */
+/** Whether days that somebody asks for are free, and which near them are where that is asked. Nothing is kept. */
 export async function POST(request: Request): Promise<Response> {
   return asMember(request, async (member) => {
-    const { days } = await DAYS_ASKED.validate(await readJson(request, 2_000), { strict: true });
-    return Response.json({ days: await freeDays(member, days) });
+    const { days, near = false } = await DAYS_ASKED.validate(await readJson(request, 2_000), {
+      strict: true,
+    });
+    return Response.json(
+      near ? await freeDaysNear(member, days) : { days: await freeDays(member, days), nearest: [] },
+    );
   });
 }

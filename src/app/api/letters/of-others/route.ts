@@ -1,6 +1,6 @@
 import { ASKED_OF_OTHERS } from '../../../../core/contract/ofOthers';
 import { ofOthers } from '../../../../server/letters/ofOthers';
-import { readStartingPoint } from '../../../startingPoint';
+import { readStartingPoint } from '../../../../core/records/which/readStartingPoint';
 import { asMember } from '../../asMember';
 import { readJson } from '../../readJson';
 import { Refused } from '../../refused';

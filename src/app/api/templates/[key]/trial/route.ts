@@ -2,7 +2,7 @@ import { TRIAL, type TrialAnswer } from '../../../../../core/contract/trials';
 import { LONGEST_WORDS } from '../../../../../core/template/text/tooLarge';
 import { sendTrial } from '../../../../../server/templates/sendTrial';
 import { keyFrom } from '../../../../keyFrom';
-import { readStartingPoint } from '../../../../startingPoint';
+import { readStartingPoint } from '../../../../../core/records/which/readStartingPoint';
 import { asMember } from '../../../asMember';
 import { readJson } from '../../../readJson';
 import { Refused } from '../../../refused';

@@ -1,0 +1,23 @@
+/** Where one can go, and what one can begin, wherever one is: by name, with other words that it is looked for by. */
+export const DOINGS: readonly { name: string; path: string; other?: string }[] = [
+  { name: 'Today', path: '/today' },
+  { name: 'Clients', path: '/clients', other: 'customers people' },
+  { name: 'Invoices', path: '/work/invoices', other: 'money bills' },
+  { name: 'Bookings', path: '/work/bookings', other: 'visits appointments' },
+  { name: 'Calendar', path: '/work/bookings/calendar', other: 'week month day diary' },
+  { name: 'Projects', path: '/work/projects', other: 'jobs' },
+  { name: 'Enquiries', path: '/work/enquiries', other: 'requests' },
+  { name: 'Templates', path: '/templates' },
+  { name: 'Post', path: '/post', other: 'letters sent held later drafts' },
+  { name: 'Settings', path: '/settings' },
+  { name: 'How letters go', path: '/settings/letters', other: 'settings take back' },
+  { name: 'The business’s own details', path: '/settings/details', other: 'settings address' },
+  { name: 'Bring in', path: '/settings/bring-in', other: 'import csv vcard' },
+  { name: 'Take out', path: '/settings/take-out', other: 'export backup' },
+  { name: 'New client', path: '/clients/new' },
+  { name: 'New booking', path: '/work/bookings/new', other: 'visit appointment' },
+  { name: 'New invoice', path: '/work/invoices/new' },
+  { name: 'New project', path: '/work/projects/new', other: 'job' },
+  { name: 'New enquiry', path: '/work/enquiries/new' },
+  { name: 'New template', path: '/templates/new' },
+];

@@ -1,0 +1,123 @@
+'use client';
+
+import Link from 'next/link';
+import { useEffect, useState, type MouseEvent } from 'react';
+import Button from 'react-bootstrap/Button';
+import { whatIsKnown } from '../../core/cures/cures';
+import type { StatusAfter } from '../../core/occasions/statusAfter';
+import type { NextLetter } from './nextLetter';
+import { StatusPress } from './StatusPress';
+import { useSecondsUntil } from './useSecondsUntil';
+import type { Kept } from './useSending';
+
+/** The states of a letter that goes or has gone: its record may follow. For one that waits for its hour it would be another by then. */
+const COUNTS: ReadonlySet<string> = new Set(['going', 'sent', 'delivered', 'opened', 'elsewhere']);
+
+interface Props {
+  sending: Kept;
+  /** when one for later goes */
+  goes: string;
+  onTakeBack: () => void;
+  /** begins a new letter with the words of the one that was taken back */
+  onWriteOn: () => void;
+  /** where the letter will be found */
+  after: { href: string; words: string };
+  /** how its record may stand now */
+  status: StatusAfter | undefined;
+  /** the letter to read next */
+  next: NextLetter | undefined;
+}
+
+/** What has become of a letter that the server has, and what to do next. */
+export function LetterGone({ sending, goes, onTakeBack, onWriteOn, after, status, next }: Props) {
+  const settled = useSettled();
+  const unlessTwice = (event: MouseEvent) => {
+    if (!settled) event.preventDefault();
+  };
+  const seconds = useSecondsUntil(sending.status === 'going' ? sending.goesAt : undefined);
+  return (
+    <div className="letter-foot">
+      {sending.already && (
+        <p className="trouble">This letter was already given to be sent. It goes only once.</p>
+      )}
+      <div className="foot-line">
+        <p className="foot-words" role="status">
+          <StatusWords sending={sending} goes={goes} />
+          {sending.status === 'going' && seconds > 0 && <span aria-hidden="true"> In {seconds} s.</span>}
+        </p>
+        {(sending.status === 'going' || sending.status === 'later') && (
+          <Button variant="outline-primary" disabled={!settled} onClick={onTakeBack}>
+            Take it back
+          </Button>
+        )}
+        {sending.status === 'taken back' && (
+          <Button variant="outline-primary" disabled={!settled} onClick={onWriteOn}>
+            Write on
+          </Button>
+        )}
+      </div>
+      {sending.trouble && (
+        <p className="trouble" role="alert">
+          {sending.trouble}
+        </p>
+      )}
+      {status && COUNTS.has(sending.status) && <StatusPress status={status} />}
+      <div className="foot-line foot-links">
+        {next && (
+          <Link href={next.href} prefetch={false} onClick={unlessTwice} className="btn btn-outline-primary">
+            Next: {next.name}, “{next.template.name}”
+          </Link>
+        )}
+        <Link href={after.href} onClick={unlessTwice}>
+          {after.words}
+        </Link>
+        <Link href="/today" onClick={unlessTwice}>
+          Back to Today
+        </Link>
+      </div>
+    </div>
+  );
+}
+
+function StatusWords({ sending: { status, reason, waits }, goes }: { sending: Kept; goes: string }) {
+  switch (status) {
+    case 'later':
+      return (
+        <span className="waiting">
+          It goes {goes}, filled again as things are then. If anything has changed it waits for you.
+        </span>
+      );
+    case 'going':
+      if (waits) return <span className="waiting">It waits. {waits}</span>;
+      return reason ? (
+        <span className="waiting">
+          The mail server cannot take it yet and is asked again. It said: {reason}
+        </span>
+      ) : (
+        <span className="waiting">Going.</span>
+      );
+    case 'held':
+    case 'failed':
+    case 'bounced':
+    case 'may have arrived':
+      return <span className="needs-you">{whatIsKnown({ status, reason: reason ?? null }).join(' ')}</span>;
+    case 'taken back':
+      return <span className="needs-you">It was taken back.</span>;
+    case 'elsewhere':
+      return <span className="in-order">Noted: it went another way.</span>;
+    default:
+      return <span className="in-order">Sent.{reason ? ` ${reason}` : ''}</span>;
+  }
+}
+
+/** A second press on what stood here a moment ago is none on what stands here now: milliseconds. */
+const SETTLES = 600;
+
+function useSettled(): boolean {
+  const [settled, setSettled] = useState(false);
+  useEffect(() => {
+    const timer = setTimeout(() => setSettled(true), SETTLES);
+    return () => clearTimeout(timer);
+  }, []);
+  return settled;
+}

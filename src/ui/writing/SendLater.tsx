@@ -1,0 +1,108 @@
+'use client';
+
+import { useId, useRef, useState, type FormEvent } from 'react';
+import Button from 'react-bootstrap/Button';
+import { isoOf, readDay } from '../../core/dates/civil';
+import { isoMoment, momentOf, wallClockOf } from '../../core/dates/zone';
+import { laterMoments, whyNotLater } from '../../core/writing/laterMoments';
+import type { LetterStore } from './letterStore';
+
+interface Props {
+  store: LetterStore;
+  /** when the letter goes; absent: now */
+  goesAt: string | undefined;
+}
+
+/** Chooses when a letter goes, by the business's clock: the page fills as it will be read then. */
+export function SendLater({ store, goesAt }: Props) {
+  const details = useRef<HTMLDetailsElement>(null);
+  const choose = (at: string | undefined) => {
+    details.current!.open = false;
+    details.current!.querySelector('summary')?.focus();
+    store.goAt(at);
+  };
+  return (
+    <details className="other-ways send-later" ref={details}>
+      <summary>{goesAt === undefined ? 'Later' : 'Another time'}</summary>
+      <Moments store={store} onChoose={choose} />
+      {goesAt !== undefined && (
+        <button type="button" className="btn btn-link" onClick={() => choose(undefined)}>
+          Not later: now
+        </button>
+      )}
+    </details>
+  );
+}
+
+function Moments({ store, onChoose }: { store: LetterStore; onChoose: (at: string) => void }) {
+  const id = useId();
+  const { book } = store.desk;
+  const [trouble, setTrouble] = useState('');
+  const { project, booking, invoice } = store.snapshot()?.choices ?? {};
+  const situation = store.desk.situation(store.start, {
+    ...(project === undefined ? {} : { project }),
+    ...(booking === undefined ? {} : { booking }),
+    ...(invoice === undefined ? {} : { invoice }),
+  });
+
+  const chooseOwn = (event: FormEvent<HTMLFormElement>) => {
+    event.preventDefault();
+    event.stopPropagation();
+    const typed = new FormData(event.currentTarget);
+    const day = readDay(String(typed.get('day')));
+    const time = /^(\d\d):(\d\d)/.exec(String(typed.get('time')));
+    const moment =
+      day === undefined || !time
+        ? undefined
+        : momentOf({ day, time: (Number(time[1]) * 60 + Number(time[2])) * 60_000 }, book.zone);
+    const why = whyNotLater(moment, book);
+    setTrouble(why ?? '');
+    if (moment !== undefined && !why) onChoose(isoMoment(moment, book.zone));
+  };
+
+  return (
+    <>
+      <p className="ways">
+        {situation &&
+          laterMoments(situation).map(({ words, at }) => (
+            <button key={at} type="button" className="btn btn-link" onClick={() => onChoose(at)}>
+              {words}
+            </button>
+          ))}
+      </p>
+      <form className="own-time" onSubmit={chooseOwn} noValidate>
+        <label htmlFor={`${id}-day`}>On</label>
+        <input
+          id={`${id}-day`}
+          type="date"
+          name="day"
+          className="form-control"
+          defaultValue={isoOf(book.today + 1)}
+          min={isoOf(book.today)}
+          aria-describedby={trouble ? `${id}-trouble` : undefined}
+        />
+        <label htmlFor={`${id}-time`}>at</label>
+        <input
+          id={`${id}-time`}
+          type="time"
+          name="time"
+          className="form-control"
+          defaultValue={clockNow(book)}
+        />
+        <Button type="submit" variant="outline-primary">
+          Choose
+        </Button>
+        {trouble && (
+          <p id={`${id}-trouble`} className="problem" role="alert">
+            {trouble}
+          </p>
+        )}
+      </form>
+    </>
+  );
+}
+
+/** The time of day by the business's clock, to the hour. */
+function clockNow({ now, zone }: { now: number; zone: string }): string {
+  return `${String(Math.floor(wallClockOf(now, zone).time / 3_600_000)).padStart(2, '0')}:00`;
+}

@@ -1,0 +1,12 @@
+import type { TakeBackAnswer } from '../../core/contract/letters';
+import { askServer } from './askServer';
+
+/** Asks for a letter to be taken back. Gives what it is now and whether that was in time; or why that is not known. */
+export async function askToTakeBack(
+  id: string,
+): Promise<{ status: string; inTime: boolean } | 'offline' | 'unanswered'> {
+  const answer = await askServer<TakeBackAnswer>(`/api/letters/${id}/take-back`, {});
+  if ('offline' in answer) return 'offline';
+  const { status } = answer.body;
+  return status ? { status, inTime: answer.status === 200 } : 'unanswered';
+}

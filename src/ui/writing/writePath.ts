@@ -1,0 +1,8 @@
+import type { StartingPoint } from '../../core/records/which/situation';
+
+/** Where a letter is written. @param from a record, or `invoice:LPC-1048` @param template its key; absent: the likeliest */
+export function writePath(from: StartingPoint | string, template?: string): string {
+  const start = typeof from === 'string' ? from : `${from.kind}:${from.key}`;
+  const path = `/write?from=${encodeURIComponent(start)}`;
+  return template === undefined ? path : `${path}&template=${encodeURIComponent(template)}`;
+}
