@@ -11,7 +11,10 @@ const phone = { ...desk, viewport: { width: 390, height: 844 }, hasTouch: true, 
 
 /** What changes the templates that others count on comes after them. */
 const CHANGING =
-  /(?:arrange|asking|bringing|clients|work|files|inTurn|keyboard|later|margin|pencil|pictures|recordFiles|records|signatures|takingOut|trial)\.spec\.ts/;
+  /(?:arrange|asking|bringing|clients|work|files|heldDays|inTurn|keyboard|later|margin|pencil|pictures|recordFiles|records|signatures|takingOut|trial)\.spec\.ts/;
+
+/** What asks every address keeps the server busy: it comes last, when nobody waits for a page. */
+const ROUTES = /everyRoute\.spec\.ts/;
 
 export default defineConfig({
   testDir: 'e2e',
@@ -22,9 +25,10 @@ export default defineConfig({
   expect: { timeout: 15_000 },
   use: { baseURL: process.env.BASE_URL, locale: 'en-GB', timezoneId: 'Europe/London' },
   projects: [
-    { name: 'desk', use: desk, testIgnore: CHANGING },
-    { name: 'phone', use: phone, testIgnore: CHANGING },
+    { name: 'desk', use: desk, testIgnore: [CHANGING, ROUTES] },
+    { name: 'phone', use: phone, testIgnore: [CHANGING, ROUTES] },
     { name: 'desk-later', use: desk, testMatch: CHANGING, dependencies: ['desk', 'phone'] },
     { name: 'phone-later', use: phone, testMatch: CHANGING, dependencies: ['desk', 'phone'] },
+    { name: 'routes', use: desk, testMatch: ROUTES, dependencies: ['desk-later', 'phone-later'] },
   ],
 });

@@ -294,9 +294,17 @@ export const BODIES: Readonly<Record<string, object>> = {
     text: '---\nname: First reminder\n---\n',
   },
   'POST /api/along': {},
-  'POST /api/letters/of-others': {
+  'PATCH /api/letters/[id]/held-days': { held: false },
+  'POST /api/letters/look-up': {
     from: 'invoice:no-such-invoice',
-    ...{ names: ['Oda Hartigan'], emails: ['oda@hartigan.example'], phones: [], streets: [], invoices: [] },
+    ...{
+      names: ['Oda Hartigan'],
+      emails: ['oda@hartigan.example'],
+      phones: [],
+      streets: [],
+      invoices: [],
+      days: [],
+    },
   },
   'POST /api/files': {},
   'POST /api/own-files/[id]': { name: 'Nothing.pdf' },

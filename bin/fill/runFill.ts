@@ -256,6 +256,8 @@ function proofOf(
       letters: [],
       sameLetterDays: 0,
       others: [],
+      promised: [],
+      taken: [],
     },
   };
   return proof(letter, situation).map(({ kind, message }) => ({ kind, message }));

@@ -1,4 +1,5 @@
 import { readDay } from '../dates/civil';
+import { dateWords, monthNamed } from '../dates/dateWords';
 
 /**
  * Reads a day as people and programs write it: "2026-03-31", "31/03/2026", "31.3.2026", "31 March 2026", with a time behind it or
@@ -11,11 +12,11 @@ export function readWrittenDay(words: string, locale: string): string | undefine
   const figures = /^(\d{1,2})[-/.](\d{1,2})[-/.](\d{2}|\d{4})(?:[\sT].*)?$/.exec(text);
   if (figures) {
     const [, first = '', second = '', year = ''] = figures;
-    const [day, month] = monthFirst(locale) ? [second, first] : [first, second];
+    const [day, month] = dateWords(locale).monthFirst ? [second, first] : [first, second];
     return real(whole(year), month, day);
   }
   const named = /^(\d{1,2})(?:st|nd|rd|th)?\.?\s+(\p{L}{3,})\.?,?\s+(\d{4})$/u.exec(text);
-  const month = named && monthNamed(named[2]!, locale);
+  const month = named && monthNamed(named[2]!, dateWords(locale));
   return named && month ? real(named[3]!, String(month), named[1]!) : undefined;
 }
 
@@ -28,21 +29,4 @@ function real(year: string, month: string, day: string): string | undefined {
 function whole(year: string): string {
   if (year.length === 4) return year;
   return Number(year) < 70 ? `20${year}` : `19${year}`;
-}
-
-function monthFirst(locale: string): boolean {
-  const parts = new Intl.DateTimeFormat(locale).formatToParts(0).map(({ type }) => type);
-  return parts.indexOf('month') < parts.indexOf('day');
-}
-
-function monthNamed(name: string, locale: string): number | undefined {
-  const wanted = name.toLowerCase();
-  for (const language of [locale, 'en']) {
-    const format = new Intl.DateTimeFormat(language, { month: 'long', timeZone: 'UTC' });
-    for (let month = 0; month < 12; month++) {
-      const full = format.format(Date.UTC(2026, month, 15)).toLowerCase();
-      if (full === wanted || (wanted.length >= 3 && full.startsWith(wanted))) return month + 1;
-    }
-  }
-  return undefined;
 }

@@ -1,7 +1,7 @@
-import { array, object, string, type InferType } from 'yup';
+import { array, boolean, number, object, string, type InferType } from 'yup';
 import type { ChangedFact } from '../writing/factsOf';
 import type { CopyDocument } from '../document/copyDocument';
-import type { Letter } from '../writing/letter';
+import { MOST_PUT_IN, type Letter } from '../writing/letter';
 import { ADDED_FILE, MOST_ADDED } from './along';
 import { PAPER_NAMES } from '../template/papers';
 import { VERSION } from './numbers';
@@ -16,9 +16,17 @@ export const LETTER_CHOICES = object({
   recipients: array(string().required().max(120)).max(20),
   answers: object().required(),
   stets: array(string().required().max(600)).max(100),
+  putIn: array(
+    object({
+      template: string().required().max(200),
+      version: number().required().integer().min(1),
+      behind: string().max(300),
+    }).noUnknown(),
+  ).max(MOST_PUT_IN),
   leftOut: array(string().required().max(200)).max(50),
   added: array(ADDED_FILE).max(MOST_ADDED),
   papers: array(string().required().oneOf(PAPER_NAMES)).max(PAPER_NAMES.length),
+  notHeld: boolean().oneOf([true]),
   goesAt: string().max(40),
   /** read by readSaidOtherwise */
   saidOtherwise: object().optional().default(undefined),

@@ -10,6 +10,7 @@ import { checkNegatives } from './facts/negatives';
 import { checkNothingOwed } from './facts/nothingOwed';
 import { checkPastVisits } from './facts/pastVisits';
 import { checkReminders } from './facts/reminders';
+import { checkTakenDays } from './facts/takenDays';
 import { checkTwoFacts } from './facts/twoFacts';
 import { checkWeekdays } from './facts/weekdays';
 import { checkAddressees } from './people/addressees';
@@ -50,6 +51,7 @@ const CHECKS: readonly Check[] = [
   checkNothingOwed,
   checkReminders,
   checkPastVisits,
+  checkTakenDays,
   checkWeekdays,
   checkTwoFacts,
   checkNearFacts,

@@ -7,6 +7,7 @@ import type { Paper } from '../template/papers';
 import type { TemplateHead } from '../template/template';
 import type { Along } from '../writing/goesAlong';
 import type { Line } from './reading/lines';
+import type { PromisedDay } from './reading/promisedDays';
 
 /** A stop must be cured before the letter goes; a query may be let stand. */
 export interface ProofMark {
@@ -71,6 +72,9 @@ export interface Proofed {
   sameLetterDays: number;
   /** what in its words is another client's */
   others: readonly OfAnother[];
+  /** the days that it offers, and which days are not free */
+  promised: readonly PromisedDay[];
+  taken: readonly TakenDay[];
 }
 
 /** Words of a letter that are on another client's record. */
@@ -80,6 +84,23 @@ export interface OfAnother {
   what: string;
   name: string;
 }
+
+/** A day that is not free. */
+export interface TakenDay {
+  /** ISO */
+  day: string;
+  /** “Wednesday 9 December: 2 visits, nothing for Teo” */
+  words: string;
+}
+
+/** What was looked up about a letter. */
+export interface LookedUp {
+  others: readonly OfAnother[];
+  taken: readonly TakenDay[];
+}
+
+/** Nothing was looked up, or nothing was found. */
+export const NOTHING_KNOWN: LookedUp = { others: [], taken: [] };
 
 /** One check of a fair copy. */
 export type Check = (letter: Proofed, situation: Situation) => ProofMark[];

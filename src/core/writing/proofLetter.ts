@@ -9,8 +9,9 @@ import type { Situation } from '../records/which/situation';
 import { languageOf } from '../fill/fillInto';
 import { directed } from '../fill/write/directed';
 import { proof } from '../proof/proof';
-import type { OfAnother, ProofMark } from '../proof/proofMark';
+import { NOTHING_KNOWN, type LookedUp, type ProofMark } from '../proof/proofMark';
 import { linesOf } from '../proof/reading/lines';
+import { promisedIn } from './heldDays';
 import type { FilledLetter } from './writingDesk';
 
 /** A letter as it would go, with what the proof says of it. */
@@ -26,12 +27,12 @@ export function isMeantFor({ fits, head, slots }: CompiledTemplate, situation: S
 
 /**
  * Writes out the page as it stands and checks it. Queries that its writer let stand are not said again.
- * @param others what in its words is another client's, as far as that was looked up
+ * @param lookedUp what in its words is another client's, and which days are not free, as far as that was looked up
  */
 export function proofLetter(
   document: CopyDocument,
   filled: FilledLetter,
-  others: readonly OfAnother[] = [],
+  { others, taken }: LookedUp = NOTHING_KNOWN,
 ): ProofedLetter {
   const { template, situation, choices } = filled;
   const copy = writeCopy(document, filled.around);
@@ -56,6 +57,8 @@ export function proofLetter(
       letters: filled.letters,
       sameLetterDays: filled.sameLetterDays,
       others,
+      taken,
+      promised: promisedIn(document, filled),
       allNotes: filled.notes,
       fits: isMeantFor(template, situation),
       subject: copy.subject,

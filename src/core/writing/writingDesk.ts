@@ -8,7 +8,6 @@ import type { CompileContext } from '../fill/compile/newScope';
 import { compileTemplate, type CompiledTemplate } from '../fill/compileTemplate';
 import { senderOf, type Answers } from '../fill/fillInto';
 import { readPassages, type ReadPassage } from '../fill/paths/scope';
-import { inWords } from '../problems/problem';
 import { SCHEMA_DEFAULTS } from '../records/defaults';
 import { blankLetter, blankLetterKey } from '../template/blankLetter';
 import { RecordBook } from '../records/recordBook';
@@ -130,21 +129,27 @@ export class WritingDesk {
 
   /**
    * The template made ready; what is wrong with it, in words, when it cannot be filled.
-   * @param otherwise what its parts say in one letter
+   * @param of what its parts say in one letter, and what is put into that
    */
-  compile(key: string, otherwise?: Choices['saidOtherwise']): CompiledTemplate | string[] {
-    const name = otherwise ? `${key} ${JSON.stringify(otherwise)}` : key;
+  compile(key: string, of: Pick<Choices, 'saidOtherwise' | 'putIn'> = {}): CompiledTemplate | string[] {
+    const { saidOtherwise, putIn = [] } = of;
+    const name = saidOtherwise || putIn.length ? `${key} ${JSON.stringify([saidOtherwise, putIn])}` : key;
     let compiled = this.compiled.get(name);
     if (!compiled) {
       const template = this.template(key);
       if (!template) return ['This template is no longer there.'];
       if (!hasWords(template)) return ['The words of this template have not come yet.'];
-      const judged = compileTemplate(template, {
-        ...this.context,
-        key,
-        ...(otherwise ? { otherwise } : {}),
+      const others = putIn.flatMap(({ template: other, behind }) => {
+        const one = this.template(other);
+        return one && hasWords(one) ? [{ ...one, ...(behind === undefined ? {} : { behind }) }] : [];
       });
-      compiled = judged.compiled ?? judged.problems.map(inWords);
+      if (others.length < putIn.length) return ['The words of what was put into this letter are not here.'];
+      const judged = compileTemplate(
+        template,
+        { ...this.context, key, ...(saidOtherwise ? { otherwise: saidOtherwise } : {}) },
+        others,
+      );
+      compiled = judged.compiled ?? judged.problems.map(({ message }) => message);
       this.compiled.set(name, compiled);
     }
     return compiled;
@@ -206,7 +211,7 @@ export class WritingDesk {
   }
 
   private fillAnew(start: StartingPoint, choices: Choices): FilledLetter | undefined {
-    const template = this.compile(choices.template, choices.saidOtherwise);
+    const template = this.compile(choices.template, choices);
     const situation = this.situation(start, choices);
     if (Array.isArray(template) || !situation) return undefined;
     const sender = senderOf(template, situation);
@@ -230,11 +235,19 @@ export class WritingDesk {
 
   /** A letter with other choices: the page follows, and what was written by hand stays. */
   change(start: StartingPoint, letter: Letter, change: ChangedChoices): Letter {
-    const { goesAt, ...rest } = { ...letter.choices, ...change };
-    const choices: Choices = goesAt === undefined ? rest : { ...rest, goesAt };
+    const { goesAt, notHeld, ...rest } = { ...letter.choices, ...change };
+    const choices: Choices = {
+      ...rest,
+      ...(goesAt === undefined ? {} : { goesAt }),
+      ...(notHeld === undefined ? {} : { notHeld }),
+    };
     // Whoever was chosen for a letter to a client is not whom the next one, to a partner, goes to.
     if (!change.recipients && this.writtenTo(choices) !== this.writtenTo(letter.choices))
       delete choices.recipients;
+    // What was put into it stays, where it goes with another template.
+    const isIn = choices.putIn?.some(({ template }) => template === choices.template);
+    if (isIn || (choices.putIn && Array.isArray(this.compile(choices.template, choices))))
+      delete choices.putIn;
     const [base, filled] = [this.fill(start, letter.choices), this.fill(start, choices)];
     if (!filled) return letter;
     return {

@@ -2,7 +2,7 @@ import type { CopyDocument } from '../../core/document/copyDocument';
 import type { Note } from '../../core/fill/filled';
 import type { LetterFacts } from '../../core/writing/factsOf';
 import type { Choices, Letter } from '../../core/writing/letter';
-import { given, json, key, maybe, moment, oneOf, or, text, uuid, whole } from '../column';
+import { date, given, json, key, maybe, moment, oneOf, or, text, uuid, whole, yesNo } from '../column';
 
 /** What can become of a letter that was written. */
 const BECAME = [
@@ -80,6 +80,15 @@ export const LETTER_FOR_LATER = {
   document: json<CopyDocument>(),
   base: json<CopyDocument>(),
   facts: json<LetterFacts>(),
+};
+
+/** A day that a letter offers, kept free for its reader. */
+export const HELD_DAY = {
+  business_id: key(uuid()),
+  message_id: key(uuid()),
+  day: key(date()),
+  until: date(),
+  let_go: or(yesNo(), false),
 };
 
 /** A letter that somebody has begun. */

@@ -104,7 +104,8 @@ async function ofItsKind(
     }
     case 'enquiry': {
       const days = (book.enquiries.get(key)!.wanted_on ?? []).slice(0, MOST_DAYS);
-      return days.length > 0 ? { days: await freeDays(member, days) } : {};
+      const asked = await freeDays(member, days, key);
+      return asked.length > 0 ? { days: asked } : {};
     }
     default:
       return {};

@@ -1,6 +1,7 @@
 import { addressingOf, type Addressing } from '../../core/addressing/addressingOf';
 import type { Addressee } from '../../core/fill/filled';
 import type { StartingPoint } from '../../core/records/which/situation';
+import { heldDays } from '../../core/writing/heldDays';
 import type { FilledLetter } from '../../core/writing/writingDesk';
 import type { Outgoing } from '../../data/repositories/sending/keepOutgoing';
 import { startingRecord } from '../../data/repositories/startingRecords';
@@ -10,10 +11,11 @@ import type { LetterWriter, ReadyLetter, WrittenLetter } from './readyToGo';
 /** A letter that is ready as the message that goes: its words, its people, its files, and the records it is about. */
 export async function outgoingOf(
   { business_id, id: member_id }: LetterWriter,
-  { id, start, choices, templateVersion }: WrittenLetter,
+  { id, start, choices, templateVersion, document }: WrittenLetter,
   { record, templateId, filled, written, files }: ReadyLetter,
 ): Promise<Outgoing> {
   const addressing = addressingOf(filled);
+  const holds = choices.notHeld ? undefined : heldDays(document, filled);
   return {
     message: {
       business_id,
@@ -33,6 +35,7 @@ export async function outgoingOf(
     from: addressing.from,
     recipients: recipientsOf(addressing),
     files,
+    ...(holds ? { holds } : {}),
   };
 }
 

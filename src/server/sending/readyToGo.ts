@@ -1,14 +1,13 @@
 import type { SendAnswer } from '../../core/contract/letters';
 import type { CopyDocument } from '../../core/document/copyDocument';
 import { languageOf } from '../../core/fill/fillInto';
-import { linesOf } from '../../core/proof/reading/lines';
-import { namedIn } from '../../core/proof/reading/namedIn';
 import type { RecordBook } from '../../core/records/recordBook';
 import type { StartingPoint } from '../../core/records/which/situation';
 import { changedFacts, type LetterFacts } from '../../core/writing/factsOf';
 import { isBlankLetter } from '../../core/template/blankLetter';
 import type { Choices } from '../../core/writing/letter';
 import { proofLetter } from '../../core/writing/proofLetter';
+import { toLookUp } from '../../core/writing/toLookUp';
 import { WritingDesk, type FilledLetter } from '../../core/writing/writingDesk';
 import { businessSettings } from '../../data/repositories/businessSettings';
 import { pastLetters } from '../../data/repositories/pastLetters';
@@ -20,7 +19,7 @@ import { templateAtVersion } from '../../data/repositories/templates/templatesOf
 import { now } from '../clock';
 import { connection } from '../connection';
 import { filesThatGo } from '../letters/filesThatGo';
-import { othersNamed } from '../letters/ofOthers';
+import { lookedUp } from '../letters/lookUp';
 import type { CurrentMember } from '../signIn/currentMember';
 
 /** A letter as it comes from its writer. */
@@ -70,13 +69,18 @@ export async function readyToGo(member: LetterWriter, letter: WrittenLetter): Pr
   const { business_id } = member;
   const { template: key } = letter.choices;
   const isBlank = isBlankLetter(key);
-  const [record, template, { own, passages, signatures, letterhead, files }] = await Promise.all([
+  const atVersion = (template: string, version: number) =>
+    templateAtVersion(database, business_id, member.id, template, version);
+  const putIn = letter.choices.putIn ?? [];
+  const [record, template, others, { own, passages, signatures, letterhead, files }] = await Promise.all([
     startingRecord(database, business_id, letter.start),
-    isBlank ? undefined : templateAtVersion(database, business_id, member.id, key, letter.templateVersion),
+    isBlank ? undefined : atVersion(key, letter.templateVersion),
+    Promise.all(putIn.map((one) => atVersion(one.template, one.version))),
     sharedWords(database, business_id),
   ]);
   if (!record) return { result: 'gone', what: 'record' };
-  if (!template && !isBlank) return { result: 'gone', what: 'template' };
+  const there = others.flatMap((one) => one ?? []);
+  if ((!template && !isBlank) || there.length < putIn.length) return { result: 'gone', what: 'template' };
   const scope = scopeFrom(letter.start, record);
   const records = (await recordsOfBusiness(database, business_id, scope, own))!;
   const letters = await pastLetters(database, business_id, member.id, scope, letter.id);
@@ -84,7 +88,7 @@ export async function readyToGo(member: LetterWriter, letter: WrittenLetter): Pr
   const desk = new WritingDesk({
     records,
     now: now(),
-    templates: template ? [template] : [],
+    templates: [...(template ? [template] : []), ...there],
     passages,
     signatures,
     letterhead,
@@ -97,9 +101,9 @@ export async function readyToGo(member: LetterWriter, letter: WrittenLetter): Pr
   if (!filled) return { result: 'gone', what: 'template' };
   const changed = changedFacts(letter.facts, filled, letter.document);
   if (changed.length) return { result: 'changed', changed };
-  const named = namedIn(linesOf(letter.document), filled.situation);
-  const others = await othersNamed(business_id, named, record.client_id);
-  const proofed = proofLetter(letter.document, filled, others);
+  const about = { start: letter.start, record };
+  const known = await lookedUp(business_id, toLookUp(letter.document, filled), about);
+  const proofed = proofLetter(letter.document, filled, known);
   const { marks, addressing: _, signatureAt = null, ...words } = proofed;
   const written = {
     ...words,

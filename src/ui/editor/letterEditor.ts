@@ -97,6 +97,11 @@ export class LetterEditor {
     back();
   }
 
+  /** Which block the caret stands in, the subject being the first. */
+  caret(): number {
+    return this.editor.state.selection.$head.index(0);
+  }
+
   /** Opens the notes of places. */
   choose(ids: ReadonlySet<string>): void {
     const { state, view } = this.editor;

@@ -3,12 +3,17 @@
 import { useId, useState, type FormEvent } from 'react';
 import Form from 'react-bootstrap/Form';
 import type { BlankType } from '../../core/document/templateDocument';
+import type { RecordBook } from '../../core/records/recordBook';
+import { typedDay } from '../../core/writing/readTypedAnswer';
+import { DayField } from '../forms/DayField';
 
 interface Props {
   label: string;
   type: BlankType;
   /** what stands there now */
   typed?: string;
+  /** whose form days have */
+  book: RecordBook;
   action: string;
   /** what to say when nothing was written */
   empty: string;
@@ -18,7 +23,7 @@ interface Props {
 }
 
 /** A question of a letter with a field for its answer, of the kind that it wants. */
-export function AnswerForm({ label, type, typed, action, empty, onAnswer, onDone }: Props) {
+export function AnswerForm({ label, type, typed, book, action, empty, onAnswer, onDone }: Props) {
   const [wrong, setWrong] = useState<string>();
   const field = useId();
   const shared = { id: field, name: 'words', defaultValue: typed, isInvalid: wrong !== undefined };
@@ -46,9 +51,17 @@ export function AnswerForm({ label, type, typed, action, empty, onAnswer, onDone
               <option key={one}>{one}</option>
             ))}
           </Form.Select>
+        ) : type.kind === 'date' ? (
+          <DayField
+            {...shared}
+            pickLabel={`Pick: ${label}`}
+            typed={(day) => typedDay(day, book)}
+            defaultValue={typed && typedDay(typed, book)}
+            autoFocus
+          />
         ) : (
           <Form.Control
-            type={type.kind === 'date' ? 'date' : 'text'}
+            type="text"
             inputMode={type.kind === 'money' || type.kind === 'number' ? 'decimal' : undefined}
             autoComplete="off"
             autoFocus

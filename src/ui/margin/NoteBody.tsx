@@ -35,6 +35,7 @@ export function NoteBody({ note, filled, store, onDone, onPutRight }: Props) {
         <AnswerForm
           label={note.answered.blank}
           type={store.blankType(note.answered.blank)}
+          book={store.desk.book}
           typed={note.answered.typed}
           action="Change the answer"
           empty="Write the answer."
@@ -79,6 +80,7 @@ function Cures({ note: { label, hole, ids }, store, onDone }: Omit<Props, 'fille
       <AnswerForm
         label={blank ? label : `Words for ${label}`}
         type={blank ? store.blankType(label) : WORDS}
+        book={store.desk.book}
         action="Fill in"
         empty={`Write ${blank ? 'the answer' : `the ${label}`}.`}
         onAnswer={(typed) => (blank ? store.answer(label, typed) : store.fillIn(ids, typed))}

@@ -1,5 +1,9 @@
-import type { ReactNode } from 'react';
+'use client';
+
+import { useState, type ReactNode } from 'react';
 import type { DayAsked } from '../../core/contract/freeDays';
+import type { Refusal } from '../../core/contract/refusal';
+import { askServer } from '../writing/askServer';
 
 interface Props {
   days: readonly DayAsked[];
@@ -7,7 +11,7 @@ interface Props {
   act?: (day: DayAsked) => ReactNode;
 }
 
-/** Days that somebody asks for, each with what is booked on it. */
+/** Days that somebody asks for, each with what is booked on it and for whom it is held. */
 export function FreeDayList({ days, act }: Props) {
   return (
     <ul className="free-days">
@@ -20,8 +24,41 @@ export function FreeDayList({ days, act }: Props) {
               {words}
             </span>
           ))}
+          {one.held.map((held) => (
+            <HeldFor key={held.letter} {...held} />
+          ))}
         </li>
       ))}
     </ul>
+  );
+}
+
+/** Whom a day is held for, with what lets the days of that letter go and holds them again. */
+function HeldFor({ letter, words }: DayAsked['held'][number]) {
+  const [isHeld, setHeld] = useState(true);
+  const [trouble, setTrouble] = useState('');
+  const hold = async (held: boolean) => {
+    const answer = await askServer<Partial<Refusal>>(`/api/letters/${letter}/held-days`, { held }, 'PATCH');
+    if ('offline' in answer) return setTrouble('There is no connection. Nothing has changed.');
+    setTrouble(answer.body.error ?? '');
+    if (!answer.body.error) setHeld(held);
+  };
+  return (
+    <span className="entry-note">
+      {isHeld ? words : 'Let go.'}{' '}
+      <button
+        type="button"
+        className="btn btn-link"
+        aria-label={isHeld ? `Let go: ${words}` : `Hold again: ${words}`}
+        onClick={() => void hold(!isHeld)}
+      >
+        {isHeld ? 'Let it go' : 'Hold again'}
+      </button>
+      {trouble && (
+        <span className="problem" role="alert">
+          {trouble}
+        </span>
+      )}
+    </span>
   );
 }

@@ -13,11 +13,11 @@ const MOST = 31;
  */
 export function useFreeDays(
   days: readonly string[],
-  { near }: { near: boolean },
+  { near, enquiry }: { near: boolean; enquiry?: string | undefined },
 ): { answer?: FreeDaysAnswer } | undefined {
-  const asked = JSON.stringify({ days: days.slice(0, MOST), near });
+  const asked = JSON.stringify({ days: days.slice(0, MOST), near, enquiry });
   const [told, setTold] = useState<{ asked: string; answer?: FreeDaysAnswer }>();
-  const isAsked = days.length > 0;
+  const isAsked = days.length > 0 || enquiry !== undefined;
   useEffect(() => {
     if (!isAsked) return;
     let latest = true;

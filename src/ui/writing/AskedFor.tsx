@@ -3,6 +3,7 @@
 import type { DayAsked, FreeDaysAnswer } from '../../core/contract/freeDays';
 import type { EnquiryData } from '../../core/records/recordsFile';
 import { FreeDayList } from '../work/FreeDayList';
+import { HeldDaysLine } from './HeldDaysLine';
 import type { LetterStore, LetterView } from './letterStore';
 
 interface Props {
@@ -16,18 +17,19 @@ interface Props {
 /** What an enquiry asks for, in view while it is answered: its words, its days, and which are free. */
 export function AskedFor({ enquiry: { message, service, wanted_on = [] }, told, store, view }: Props) {
   const blank = openDay(view, store);
+  const { holds, choices } = view ?? {};
   const offer = ({ day, words }: DayAsked) =>
-    blank === undefined ? null : (
+    view === undefined || holds?.days.includes(day) ? null : (
       <button
         type="button"
         className="btn btn-link"
-        aria-label={`Offer ${words.replace(/:.*/, '')} as ${blank.toLowerCase()}`}
-        onClick={() => store.answer(blank, day)}
+        aria-label={`Offer ${words.replace(/:.*/, '')}${blank === undefined ? '' : ` as ${blank.toLowerCase()}`}`}
+        onClick={() => (blank === undefined ? store.putDay(day) : store.answer(blank, day))}
       >
         Offer it
       </button>
     );
-  if (!message && wanted_on.length === 0) return null;
+  if (!message && wanted_on.length === 0 && !holds) return null;
   return (
     <details className="asked-for" open>
       <summary>What was asked{service ? `: ${service}` : ''}</summary>
@@ -43,6 +45,14 @@ export function AskedFor({ enquiry: { message, service, wanted_on = [] }, told, 
             </>
           )}
         </>
+      )}
+      {holds && (
+        <HeldDaysLine
+          holds={holds}
+          notHeld={choices?.notHeld === true}
+          book={store.desk.book}
+          onHold={(held) => store.choose({ notHeld: held ? undefined : true })}
+        />
       )}
     </details>
   );

@@ -5,6 +5,7 @@ import { readMoment } from '../../core/dates/zone';
 import { laterInWords } from '../../core/writing/laterMoments';
 import { statusAfter } from '../../core/occasions/statusAfter';
 import { nameRecipient } from '../../core/describe/nameRecord';
+import { heldInWords } from './HeldDaysLine';
 import { LetterGone } from './LetterGone';
 import type { LetterStore, LetterView } from './letterStore';
 import type { NextLetter } from './nextLetter';
@@ -57,7 +58,9 @@ export function LetterFoot({
   if (sending.state === 'kept') {
     const goes = whenItGoes(view, store) ?? '';
     const status = statusAfter(view.filled.template.head.action?.act, view.filled.situation);
-    return <LetterGone {...{ sending, goes, onTakeBack, onWriteOn, after, status, next }} />;
+    const holds = view.choices.notHeld ? undefined : view.holds;
+    const held = holds && heldInWords(holds, store.desk.book);
+    return <LetterGone {...{ sending, goes, held, onTakeBack, onWriteOn, after, status, next }} />;
   }
   const { marks } = view;
   const busy = sending.state === 'handing over';

@@ -13,6 +13,9 @@ import type { Kept } from './useSending';
 /** The states of a letter that goes or has gone: its record may follow. For one that waits for its hour it would be another by then. */
 const COUNTS: ReadonlySet<string> = new Set(['going', 'sent', 'delivered', 'opened', 'elsewhere']);
 
+/** Those in which the days that it offers are held. */
+const HOLDS: ReadonlySet<string> = new Set([...COUNTS, 'later']);
+
 interface Props {
   sending: Kept;
   /** when one for later goes */
@@ -22,6 +25,8 @@ interface Props {
   onWriteOn: () => void;
   /** where the letter will be found */
   after: { href: string; words: string };
+  /** the days that are held for its reader, in words; absent: none */
+  held: string | undefined;
   /** how its record may stand now */
   status: StatusAfter | undefined;
   /** the letter to read next */
@@ -29,7 +34,7 @@ interface Props {
 }
 
 /** What has become of a letter that the server has, and what to do next. */
-export function LetterGone({ sending, goes, onTakeBack, onWriteOn, after, status, next }: Props) {
+export function LetterGone({ sending, goes, onTakeBack, onWriteOn, after, held, status, next }: Props) {
   const settled = useSettled();
   const unlessTwice = (event: MouseEvent) => {
     if (!settled) event.preventDefault();
@@ -61,6 +66,7 @@ export function LetterGone({ sending, goes, onTakeBack, onWriteOn, after, status
           {sending.trouble}
         </p>
       )}
+      {held && HOLDS.has(sending.status) && <p className="held-line">{held}</p>}
       {status && COUNTS.has(sending.status) && <StatusPress status={status} />}
       <div className="foot-line foot-links">
         {next && (

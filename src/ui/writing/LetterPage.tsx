@@ -62,7 +62,7 @@ export function LetterPage({ store, view, chosen, onChoose, onSend, page, closed
         send: (andNext) => callbacks.current.onSend(andNext),
         choose: (id) => callbacks.current.onChoose(id),
         answer: (name, typed) => store.answer(name, typed),
-        answered: () => nextQuestion(made!.element),
+        answered: (rest) => nextQuestion(made!.element, rest),
         blankType: (name) => store.blankType(name),
         selected: setHasWords,
         leftOut: setLeftOut,
@@ -70,6 +70,7 @@ export function LetterPage({ store, view, chosen, onChoose, onSend, page, closed
       detach = store.attach({
         read: () => made!.read(),
         show: (letter) => made!.show(letter),
+        caret: () => made!.caret(),
         goTo: (place) => made!.goTo(place),
       });
       setEditor(made);
@@ -118,9 +119,9 @@ export function LetterPage({ store, view, chosen, onChoose, onSend, page, closed
   );
 }
 
-/** After an answer the next question is asked; when there is none, the page is written on. */
-function nextQuestion(page: HTMLElement): void {
-  const next = page.querySelector<HTMLElement>('.hole-question, .hole-button');
+/** After an answer the next question is asked, behind it or else from the top; when there is none, the page is written on. */
+function nextQuestion(page: HTMLElement, rest: readonly HTMLElement[]): void {
+  const next = rest.find((one) => page.contains(one)) ?? page.querySelector<HTMLElement>('.hole *');
   (next ?? page).focus();
 }
 

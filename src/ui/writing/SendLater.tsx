@@ -2,9 +2,13 @@
 
 import { useId, useRef, useState, type FormEvent } from 'react';
 import Button from 'react-bootstrap/Button';
-import { isoOf, readDay } from '../../core/dates/civil';
+import { isoOf } from '../../core/dates/civil';
+import { readTypedDay } from '../../core/dates/readTypedDay';
 import { isoMoment, momentOf, wallClockOf } from '../../core/dates/zone';
+import { SCHEMA_DEFAULTS } from '../../core/records/defaults';
 import { laterMoments, whyNotLater } from '../../core/writing/laterMoments';
+import { typedDay } from '../../core/writing/readTypedAnswer';
+import { DayField } from '../forms/DayField';
 import type { LetterStore } from './letterStore';
 
 interface Props {
@@ -19,7 +23,7 @@ export function SendLater({ store, goesAt }: Props) {
   const choose = (at: string | undefined) => {
     details.current!.open = false;
     details.current!.querySelector('summary')?.focus();
-    store.goAt(at);
+    store.choose({ goesAt: at });
   };
   return (
     <details className="other-ways send-later" ref={details}>
@@ -49,7 +53,8 @@ function Moments({ store, onChoose }: { store: LetterStore; onChoose: (at: strin
     event.preventDefault();
     event.stopPropagation();
     const typed = new FormData(event.currentTarget);
-    const day = readDay(String(typed.get('day')));
+    const { locale = SCHEMA_DEFAULTS.locale } = book.business;
+    const day = readTypedDay(String(typed.get('day')), { locale, today: book.today });
     const time = /^(\d\d):(\d\d)/.exec(String(typed.get('time')));
     const moment =
       day === undefined || !time
@@ -72,13 +77,12 @@ function Moments({ store, onChoose }: { store: LetterStore; onChoose: (at: strin
       </p>
       <form className="own-time" onSubmit={chooseOwn} noValidate>
         <label htmlFor={`${id}-day`}>On</label>
-        <input
+        <DayField
           id={`${id}-day`}
-          type="date"
           name="day"
-          className="form-control"
-          defaultValue={isoOf(book.today + 1)}
-          min={isoOf(book.today)}
+          pickLabel="Pick the day"
+          typed={(day) => typedDay(day, book)}
+          defaultValue={typedDay(isoOf(book.today + 1), book)}
           aria-describedby={trouble ? `${id}-trouble` : undefined}
         />
         <label htmlFor={`${id}-time`}>at</label>

@@ -8,9 +8,12 @@ import type { AnyTemplate } from '../../core/fitting/listedTemplate';
 import { notOffered } from '../../core/fitting/notOffered';
 import { hasWords, searchable, wordsWanted } from '../../core/searching/finder';
 import type { Situation } from '../../core/records/which/situation';
+import { templatesOf, type Choices } from '../../core/writing/letter';
+import { canBePutIn } from '../../core/writing/putIn';
 import { wordsOfTemplate } from '../../core/template/wordsOfTemplate';
 import { SearchField } from '../shell/SearchField';
 import { GroupInitial } from '../templates/GroupInitial';
+import type { How } from './useChoosing';
 import type { Writing } from './useWriting';
 
 interface Props {
@@ -18,8 +21,9 @@ interface Props {
   from: string;
   writing: Writing;
   situation: Situation;
-  chosen: string | undefined;
-  onChoose: (template: string) => void;
+  /** what was decided for the letter; absent: there is none that could be changed */
+  letter: Choices | undefined;
+  onChoose: (template: string, how: How) => void;
   /** on a phone the list gives way to the page */
   behind: boolean;
   /** what is answered, in view while it is */
@@ -35,24 +39,35 @@ export function TemplateChooser({
   from,
   writing,
   situation,
-  chosen,
+  letter,
   onChoose,
   behind,
   children,
 }: Props) {
   const { letters, groups } = writing;
   const { desk } = writing.store;
+  const [puttingIn, setPuttingIn] = useState(false);
+  const into = letter && desk.template(letter.template)?.head;
+  const isThere = useMemo(() => new Set(letter && templatesOf(letter)), [letter]);
+  const canBeChosen = (key: string) =>
+    !puttingIn || !into || (!isThere.has(key) && canBePutIn(desk.template(key)!.head, into));
+  const choose = (key: string) => {
+    setPuttingIn(false);
+    onChoose(key, puttingIn ? 'put in' : 'instead');
+  };
   const [wanted, setWanted] = useState('');
   const search = useDeferredValue(wanted.trim());
-  const { fitting, others } = useMemo(() => desk.fitting(situation, letters), [desk, letters, situation]);
+  const offered = useMemo(() => desk.fitting(situation, letters), [desk, letters, situation]);
+  const fitting = offered.fitting.filter(({ key }) => canBeChosen(key));
+  const others = new Map([...offered.others].filter(([key]) => canBeChosen(key)));
   const blank = desk.blankLetter(situation);
   const entry = (fit: Fit) => (
     <Entry
       key={fit.key}
       fit={fit}
       name={desk.template(fit.key)!.head.name}
-      chosen={chosen === fit.key}
-      onChoose={onChoose}
+      chosen={isThere.has(fit.key)}
+      onChoose={choose}
     />
   );
   const words = wordsWanted(search);
@@ -68,8 +83,23 @@ export function TemplateChooser({
         label="Find a template"
         value={wanted}
         onChange={setWanted}
-        onEnter={() => found?.[0] && onChoose(found[0].key)}
+        onEnter={() => found?.[0] && choose(found[0].key)}
       />
+      {letter && (
+        <p className="put-in">
+          <button
+            type="button"
+            className="btn btn-link"
+            aria-pressed={puttingIn}
+            onClick={() => setPuttingIn(!puttingIn)}
+          >
+            {puttingIn ? 'Put nothing in' : 'Put another one in'}
+          </button>
+          {puttingIn && (
+            <span role="status">Choose one: its words go in where the caret is, and the letter stays.</span>
+          )}
+        </p>
+      )}
       {found ? (
         <>
           <p className="visually-hidden" role="status">
@@ -96,14 +126,16 @@ export function TemplateChooser({
               <ul>{fitting.map(entry)}</ul>
             </section>
           )}
-          <ul aria-label="Without a template">
-            <Entry
-              fit={{ key: blank, reason: 'Greeting and signature, the rest by hand' }}
-              name="A blank letter"
-              chosen={chosen === blank}
-              onChoose={onChoose}
-            />
-          </ul>
+          {!puttingIn && (
+            <ul aria-label="Without a template">
+              <Entry
+                fit={{ key: blank, reason: 'Greeting and signature, the rest by hand' }}
+                name="A blank letter"
+                chosen={isThere.has(blank)}
+                onChoose={choose}
+              />
+            </ul>
+          )}
           <h2 className="list-name">{fitting.length ? 'The others' : 'Templates'}</h2>
           {groups.map((group) => {
             const own = group.templates.flatMap((key) => others.get(key) ?? []);

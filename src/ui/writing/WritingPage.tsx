@@ -22,7 +22,7 @@ import { LetterPage, useLetter } from './LetterPage';
 import type { LetterNow } from './letterStore';
 import { makeReady } from './makeReady';
 import { TemplateChooser } from './TemplateChooser';
-import { useChoosing } from './useChoosing';
+import { useChoosing, type How } from './useChoosing';
 import { useDraft } from './useDraft';
 import { useSending } from './useSending';
 import { Waiting } from './Waiting';
@@ -108,10 +108,10 @@ function Desk({ writing, start, template, inTurn, onRefresh }: DeskProps) {
   }, [name]);
 
   const chooseTemplate = useCallback(
-    async (key: string) => {
+    async (key: string, how: How) => {
       setListOpen(false);
       setChosen(undefined);
-      if (!(await choose(key))) return;
+      if (!(await choose(key, how)) || how === 'put in') return;
       // The letter is painted first; the address of the page follows.
       afterPaint(() => window.history.replaceState(null, '', writePath(from, key)));
     },
@@ -188,7 +188,7 @@ function Desk({ writing, start, template, inTurn, onRefresh }: DeskProps) {
   };
 
   const enquiry = start.kind === 'enquiry' ? situation.enquiry?.record : undefined;
-  const told = useFreeDays(enquiry?.wanted_on ?? NO_DAYS, { near: true });
+  const told = useFreeDays(enquiry?.wanted_on ?? NO_DAYS, { near: true, enquiry: enquiry?.key });
   const asked = enquiry && sending.state !== 'kept' && (
     <AskedFor enquiry={enquiry} told={told} store={store} view={view} />
   );
@@ -205,8 +205,8 @@ function Desk({ writing, start, template, inTurn, onRefresh }: DeskProps) {
         from={`from ${nameStart(situation)}`}
         writing={writing}
         situation={situation}
-        chosen={view?.choices.template}
-        onChoose={(key) => void chooseTemplate(key)}
+        letter={sending.state === 'kept' ? undefined : view?.choices}
+        onChoose={(key, how) => void chooseTemplate(key, how)}
         behind={view !== undefined && !listOpen}
       >
         {asked && <div className="wide-only">{asked}</div>}
@@ -228,9 +228,7 @@ function Desk({ writing, start, template, inTurn, onRefresh }: DeskProps) {
         )}
         {choosing && (
           <p className={choosing.failed ? 'trouble' : 'hint'} role={choosing.failed ? 'alert' : 'status'}>
-            {choosing.failed
-              ? `There is no connection, and the words of “${choosing.name}” are not on this device.`
-              : `Fetching “${choosing.name}” …`}
+            {choosing.words}
           </p>
         )}
         {sending.state !== 'kept' && (

@@ -2,6 +2,10 @@ import { fillIn } from '../../core/fairCopy/change/fillIn';
 import { leaveOut } from '../../core/fairCopy/change/leaveOut';
 import { putWords } from '../../core/fairCopy/change/putWords';
 import { putBack } from '../../core/fairCopy/change/putBack';
+import { putListed } from '../../core/fairCopy/change/putListed';
+import { readDayAtStart } from '../../core/dates/civil';
+import { languageOf } from '../../core/fill/fillInto';
+import { formatsOf } from '../../core/fill/formats/formatsOf';
 import type { AddedFile } from '../../core/contract/along';
 import { idOfAdded, type Along } from '../../core/writing/goesAlong';
 import type { Addressing } from '../../core/addressing/addressingOf';
@@ -9,19 +13,20 @@ import type { SaidOtherwise } from '../../core/fill/compile/saidOtherwise';
 import { mergeCopies } from '../../core/fairCopy/mergeCopies';
 import type { CopyDocument } from '../../core/document/copyDocument';
 import { readMoment } from '../../core/dates/zone';
-import { readAnswer } from '../../core/fill/blanks';
-import type { OfAnother, Place, ProofMark } from '../../core/proof/proofMark';
-import { linesOf } from '../../core/proof/reading/lines';
-import { namedIn } from '../../core/proof/reading/namedIn';
+import { readTypedAnswer } from '../../core/writing/readTypedAnswer';
+import { NOTHING_KNOWN, type LookedUp, type Place, type ProofMark } from '../../core/proof/proofMark';
 import { SCHEMA_DEFAULTS } from '../../core/records/defaults';
 import type { StartingPoint } from '../../core/records/which/situation';
 import type { BlankType } from '../../core/document/templateDocument';
-import type { Choices, Letter } from '../../core/writing/letter';
+import type { ChangedChoices, Choices, Letter } from '../../core/writing/letter';
+import { heldDays, type HeldDays } from '../../core/writing/heldDays';
 import { marginOf, type MarginNote } from '../../core/writing/marginOf';
+import { placeBeforeSignature, putIn } from '../../core/writing/putIn';
 import { proofLetter } from '../../core/writing/proofLetter';
 import type { FilledLetter, WritingDesk } from '../../core/writing/writingDesk';
 import type { Proofer } from './proofer';
-import { askWhose } from './askWhose';
+import { toLookUp } from '../../core/writing/toLookUp';
+import { lookUp } from './lookUp';
 import { afterPaint } from '../shell/afterPaint';
 
 /** What everything around the page needs of a letter. Words typed between the fields do not change it. */
@@ -32,6 +37,8 @@ export interface LetterView {
   notes: MarginNote[];
   marks: ProofMark[];
   addressing: Addressing;
+  /** the days that it offers; absent: it offers none */
+  holds?: HeldDays;
 }
 
 /** A letter at one moment, to be kept or sent. */
@@ -43,6 +50,8 @@ export interface LetterNow extends Letter {
 export interface Page {
   read: () => Letter;
   show: (letter: Letter) => void;
+  /** which block the caret stands in, the subject being the first */
+  caret: () => number;
   /** selects words */
   goTo: (place: Place) => void;
 }
@@ -62,8 +71,8 @@ export class LetterStore {
   /** calls the next reading off; undefined while none is waited for */
   private cancelRefresh: (() => void) | undefined;
   private waitingSince = 0;
-  /** what of the letter's words is another client's, and of which words that was asked last */
-  private others: readonly OfAnother[] = [];
+  /** what is known of the letter that only the server tells, and of which words and days that was asked last */
+  private known: LookedUp = NOTHING_KNOWN;
   private lookedUp = '';
   /** what is shown was worked out for the letter of this turn */
   private turn = 0;
@@ -95,7 +104,7 @@ export class LetterStore {
   /** What the proof says of the letter at this moment. */
   marks(): ProofMark[] {
     const now = this.now();
-    return now ? proofLetter(now.document, now.filled, this.others).marks : [];
+    return now ? proofLetter(now.document, now.filled, this.known).marks : [];
   }
 
   /** The page as it was last shown or typed, to be drawn without the editor. */
@@ -113,39 +122,47 @@ export class LetterStore {
     const isToCome = (readMoment(goesAt ?? '') ?? 0) > this.desk.facts.now;
     const choices = isToCome ? letter.choices : rest;
     const filled = this.desk.fill(this.start, choices);
-    if (filled) this.put({ choices, document: mergeCopies(base, letter.document, filled.document) });
+    if (filled) return this.put({ choices, document: mergeCopies(base, letter.document, filled.document) });
+    // What was put in is no longer there, or goes no longer with the rest: its words stay, as words.
+    const { putIn, ...alone } = choices;
+    if (putIn && this.desk.fill(this.start, alone)) this.put({ choices: alone, document: letter.document });
   }
 
-  /** Chooses a template, a record, a person: the page follows, and what was written by hand stays. */
-  choose(change: Partial<Choices>): void {
+  /** Chooses a template, a record, a person, an hour: the page follows, and what was written by hand stays. */
+  choose(change: ChangedChoices): undefined {
     const now = this.current();
     if (now) this.put(this.desk.change(this.start, now, change));
     else if (change.template !== undefined) {
-      const choices: Choices = { answers: {}, ...change, template: change.template };
+      const { goesAt: _, notHeld: __, ...chosen } = change;
+      const choices: Choices = { answers: {}, ...chosen, template: change.template };
       const filled = this.desk.fill(this.start, choices);
       if (filled) this.put({ choices, document: filled.document });
     }
-  }
-
-  /** Chooses when the letter goes; undefined: now. What it says of days follows. */
-  goAt(goesAt: string | undefined): void {
-    const now = this.current();
-    if (now) this.put(this.desk.change(this.start, now, { goesAt }));
   }
 
   /** Answers a blank wherever it occurs. Gives what was expected when the answer does not fit. */
   answer(name: string, typed: string): string | undefined {
     const now = this.current();
     if (!now) return undefined;
-    const { currency = SCHEMA_DEFAULTS.currency } = this.desk.book.business;
-    const read = readAnswer(typed, this.blankType(name), currency);
+    const read = readTypedAnswer(typed, this.blankType(name), this.desk.book);
     if ('expected' in read) return read.expected;
-    this.choose({ answers: { ...now.choices.answers, [name]: typed } });
+    this.choose({ answers: { ...now.choices.answers, [name]: read.answer } });
+    return undefined;
+  }
+
+  /** Puts the words of a template in where the caret is. Gives why not, where that cannot be. */
+  putIn(template: string): string | undefined {
+    const now = this.current();
+    if (!now) return undefined;
+    const letter = putIn(this.desk, this.start, now, { template, at: this.page?.caret() });
+    if (typeof letter === 'string') return letter;
+    this.put(letter);
     return undefined;
   }
 
   blankType(name: string): BlankType {
-    const template = this.letter && this.desk.compile(this.letter.choices.template);
+    const { choices } = this.letter ?? {};
+    const template = choices && this.desk.compile(choices.template, choices);
     return (template && !Array.isArray(template) && template.blanks.get(name)?.answer) || { kind: 'text' };
   }
 
@@ -208,6 +225,16 @@ export class LetterStore {
     if (!all.some((one) => idOfAdded(one) === idOfAdded(file))) this.choose({ added: [...all, file] });
   }
 
+  /** Offers a day: in the list that the caret stands in or before, or in a new one there. @param day ISO */
+  putDay(day: string): void {
+    const { template, situation } = this.view?.filled ?? {};
+    if (!template || !situation) return;
+    const { book } = situation;
+    const words = formatsOf(book, languageOf(template, book)).date(readDayAtStart(day)!, 'long date');
+    const signed = (document: CopyDocument) => placeBeforeSignature(document.content);
+    this.changeDocument((document) => putListed(document, this.page?.caret() || signed(document), words));
+  }
+
   fillIn(ids: readonly string[], words: string): undefined {
     this.changeDocument((document) => fillIn(document, new Set(ids), words));
   }
@@ -247,7 +274,7 @@ export class LetterStore {
   private readonly refresh = (): void => {
     const now = this.begunRefresh();
     if (!now) return;
-    this.see(now, proofLetter(now.document, now.filled, this.others));
+    this.see(now, proofLetter(now.document, now.filled, this.known));
     for (const listener of this.words) listener();
   };
 
@@ -256,10 +283,10 @@ export class LetterStore {
     const now = this.begunRefresh();
     if (!now) return;
     for (const listener of this.words) listener();
-    const { turn, others } = this;
+    const { turn, known } = this;
     const { choices, document } = now;
-    void this.proofer.proof(this.start, { choices, document }, others).then((found) => {
-      if (turn === this.turn) this.see(now, found ?? proofLetter(now.document, now.filled, others));
+    void this.proofer.proof(this.start, { choices, document }, known).then((found) => {
+      if (turn === this.turn) this.see(now, found ?? proofLetter(now.document, now.filled, known));
     });
   };
 
@@ -279,7 +306,11 @@ export class LetterStore {
     { choices, document, filled }: LetterNow,
     { marks, addressing }: Pick<LetterView, 'marks' | 'addressing'>,
   ): void {
-    const view = { choices, filled, notes: marginOf(document, filled), marks, addressing };
+    const holds = heldDays(document, filled);
+    const view: LetterView = {
+      ...{ choices, filled, notes: marginOf(document, filled), marks, addressing },
+      ...(holds ? { holds } : {}),
+    };
     if (this.view && this.view.filled === filled && same(this.view, view)) return;
     this.view = view;
     for (const listener of this.views) listener();
@@ -290,19 +321,19 @@ export class LetterStore {
     this.proofer.end();
   }
 
-  /** Asks whose the names, addresses and numbers are that stand in the letter, where they were not asked about. */
-  private lookUp(document: CopyDocument, { situation }: FilledLetter): void {
-    const named = namedIn(linesOf(document), situation);
-    const key = JSON.stringify(named);
+  /** Asks whose the names, addresses and numbers are, and whether the days are free, where they were not asked about. */
+  private lookUp(document: CopyDocument, filled: FilledLetter): void {
+    const asked = toLookUp(document, filled);
+    const key = JSON.stringify(asked);
     if (key === this.lookedUp) return;
     this.lookedUp = key;
     const { kind, key: of } = this.start;
-    void askWhose(`${kind}:${of}`, named).then((others) => {
+    void lookUp(`${kind}:${of}`, asked).then((known) => {
       if (this.lookedUp !== key) return;
       // Without a connection the server looks when the letter comes.
-      if (!others) this.lookedUp = '';
-      else if (JSON.stringify(others) !== JSON.stringify(this.others)) {
-        this.others = others;
+      if (!known) this.lookedUp = '';
+      else if (JSON.stringify(known) !== JSON.stringify(this.known)) {
+        this.known = known;
         this.refresh();
       }
     });
@@ -331,5 +362,5 @@ function listenTo(listeners: Set<() => void>, listener: () => void): () => void 
 
 /** Whether two views of the same filling show the same. */
 function same(a: LetterView, b: LetterView): boolean {
-  return JSON.stringify([a.notes, a.marks]) === JSON.stringify([b.notes, b.marks]);
+  return JSON.stringify([a.notes, a.marks, a.holds]) === JSON.stringify([b.notes, b.marks, b.holds]);
 }

@@ -14,9 +14,9 @@ onmessage = ({ data }: MessageEvent<ToProofer>) => {
     case 'template':
       return desk?.bring(data.template);
     case 'proof': {
-      const { id, start, letter, others } = data;
+      const { id, start, letter, lookedUp } = data;
       const filled = desk?.fill(start, letter.choices);
-      const { marks, addressing } = filled ? proofLetter(letter.document, filled, others) : {};
+      const { marks, addressing } = filled ? proofLetter(letter.document, filled, lookedUp) : {};
       const proofread: Proofread = { id, ...(marks && addressing ? { found: { marks, addressing } } : {}) };
       return postMessage(proofread);
     }

@@ -1,10 +1,10 @@
 import type { MetadataJson } from 'libphonenumber-js/core';
 import type { Addressing } from '../../core/addressing/addressingOf';
 import { hasWords } from '../../core/fitting/listedTemplate';
-import type { OfAnother, ProofMark } from '../../core/proof/proofMark';
+import type { LookedUp, ProofMark } from '../../core/proof/proofMark';
 import type { StartingPoint } from '../../core/records/which/situation';
 import type { KeptTemplate } from '../../core/template/template';
-import type { Letter } from '../../core/writing/letter';
+import { templatesOf, type Letter } from '../../core/writing/letter';
 import type { WritingDesk, WritingFacts } from '../../core/writing/writingDesk';
 
 /** What the proof says of a letter. */
@@ -16,7 +16,7 @@ interface Found {
 export type ToProofer =
   | { type: 'facts'; facts: WritingFacts; phones: MetadataJson }
   | { type: 'template'; template: KeptTemplate }
-  | { type: 'proof'; id: number; start: StartingPoint; letter: Letter; others: readonly OfAnother[] };
+  | { type: 'proof'; id: number; start: StartingPoint; letter: Letter; lookedUp: LookedUp };
 
 /** `found` is absent where the letter could not be filled there. */
 export interface Proofread {
@@ -38,22 +38,20 @@ export class Proofer {
   ) {}
 
   /** What the proof says of a letter; undefined: it cannot be asked, and the page has to look itself. */
-  async proof(
-    start: StartingPoint,
-    letter: Letter,
-    others: readonly OfAnother[],
-  ): Promise<Found | undefined> {
+  async proof(start: StartingPoint, letter: Letter, lookedUp: LookedUp): Promise<Found | undefined> {
     const worker = this.begun();
-    const template = this.desk.template(letter.choices.template);
-    if (!worker || !template || !hasWords(template)) return undefined;
-    if (!this.brought.has(template.key)) {
-      this.brought.add(template.key);
+    if (!worker) return undefined;
+    for (const key of templatesOf(letter.choices)) {
+      const template = this.desk.template(key);
+      if (!template || !hasWords(template)) return undefined;
+      if (this.brought.has(key)) continue;
+      this.brought.add(key);
       this.tell({ type: 'template', template });
     }
     const id = ++this.asked;
     return new Promise((resolve) => {
       this.open.set(id, resolve);
-      this.tell({ type: 'proof', id, start, letter, others });
+      this.tell({ type: 'proof', id, start, letter, lookedUp });
     });
   }
 

@@ -52,12 +52,14 @@ export function useSending({ store, draft, draftKey }: Writing, from: string) {
     const now = store.now();
     if (!now || store.marks().length) return undefined;
     const { choices, document, filled } = now;
+    const versionOf = (key: string) => store.desk.template(key)!.version;
+    const putIn = choices.putIn?.map((one) => ({ ...one, version: versionOf(one.template) }));
     return {
       document,
       id: draft.id,
       from,
-      templateVersion: store.desk.template(choices.template)!.version,
-      choices,
+      templateVersion: versionOf(choices.template),
+      choices: { ...choices, ...(putIn ? { putIn } : {}) },
       facts: factsOf(filled),
     };
   }

@@ -41,9 +41,8 @@ export function newScope(
     otherwise: context.otherwise ?? {},
     places: context.places ?? new WeakMap(),
     file: context.file ?? head.name,
+    naming: { of: context.key === undefined ? '' : `${context.key}:`, parts: 0 },
     tally: {
-      of: context.key === undefined ? '' : `${context.key}:`,
-      parts: 0,
       slots: new Map(),
       slotCount: 0,
       keptCount: 0,

@@ -91,9 +91,8 @@ function compileOne(
     places: new WeakMap(),
     file: signature.name,
     // What is counted of it does not change what the parts of the template are called.
+    naming: { of: `${part}~`, parts: 0 },
     tally: {
-      of: `${part}~`,
-      parts: 0,
       slots: new Map(),
       slotCount: 0,
       keptCount: 0,

@@ -32,9 +32,6 @@ interface FrameScope {
 
 /** What is counted through a whole template while it is compiled, whatever part of it is. */
 interface Tally {
-  /** names the parts of the template, each differently */
-  of: string;
-  parts: number;
   /** where a filling keeps what fields are read from: a slot for each path that begins with no section */
   slots: Map<string, number>;
   /** how many slots there are, those of sections among them */
@@ -67,6 +64,8 @@ export interface Scope {
   /** the places of the file this part stands in */
   places: Places;
   file: string;
+  /** names the parts of the template, each differently */
+  naming: { of: string; parts: number };
   tally: Tally;
   /** compiles the condition of a `where`; here because conditions are made of steps again */
   compileCondition: (
@@ -82,8 +81,8 @@ export function placeOf(scope: Scope, node: object): Place {
 }
 
 /** A name for the next part of the template; the same at every compilation of the same template. */
-export function nextPart({ tally }: Scope): string {
-  return `${tally.of}${(tally.parts++).toString(36)}`;
+export function nextPart({ naming }: Scope): string {
+  return `${naming.of}${(naming.parts++).toString(36)}`;
 }
 
 /** Notes what is wrong with a node, with its place. */

@@ -12,6 +12,8 @@ export interface Cues {
   greeting: RegExp;
   /** words that greet everybody, without a name */
   anybody: RegExp;
+  /** the day that follows ends something, and is not one that is offered */
+  until: RegExp;
 }
 
 /** Words by themselves. */
@@ -34,6 +36,7 @@ const ENGLISH: Cues = {
   anybody: words(
     'all|both|everybody|everyone|there|again|team|sir|madam|you|colleagues?|friends?|neighbours?',
   ),
+  until: /(?<!\p{L})(?:until|till|by|before)(?: the)?(?: end of)?\s$/iu,
 };
 
 const GERMAN: Cues = {
@@ -52,6 +55,7 @@ const GERMAN: Cues = {
   greeting:
     /^\s*(?:hallo|guten (?:tag|morgen|abend)|liebe[rs]?|sehr geehrte[rs]?|grüß gott|moin)\s+(.+?)\s*[,!.:–-]?\s*$/iu,
   anybody: words('alle|beide|zusammen|miteinander|damen|herren|team|ihr|euch|kolleg\\p{L}*|freunde'),
+  until: /(?<!\p{L})(?:bis|vor)(?: zum| dem| einschließlich)?\s$/iu,
 };
 
 const FRENCH: Cues = {
@@ -67,6 +71,7 @@ const FRENCH: Cues = {
   over: words('était|étaient|avons|avez|merci|depuis|dernière?|il y a|sommes venus?|est venue?'),
   greeting: /^\s*(?:bonjour|bonsoir|chère?s?|cher)\s+(.+?)\s*[,!.:–-]?\s*$/iu,
   anybody: words('tous|toutes|vous|madame|monsieur|messieurs|mesdames|équipe|ami\\p{L}*'),
+  until: /(?<!\p{L})(?:jusqu[’']au|avant|d[’']ici)(?: au| le)?\s$/iu,
 };
 
 const BY_LANGUAGE: Readonly<Record<string, Cues>> = { en: ENGLISH, de: GERMAN, fr: FRENCH };

@@ -1,4 +1,5 @@
 import { civilOf, dayOf, daysInMonth, type Day } from '../../dates/civil';
+import { dateWords, nameKey, type DateWords } from '../../dates/dateWords';
 
 /** A date as it is written in a text. */
 export interface WrittenDate {
@@ -9,17 +10,11 @@ export interface WrittenDate {
   weekday?: { number: number; from: number; to: number };
 }
 
-interface Words {
-  months: ReadonlyMap<string, number>;
-  weekdays: ReadonlyMap<string, number>;
-  monthFirst: boolean;
+interface Words extends DateWords {
   pattern: RegExp;
 }
 
 const known = new Map<string, Words>();
-
-/** Names of fewer letters are not taken for what they begin. */
-const SHORTEST = 3;
 
 /**
  * The dates in a text, as people of a language write them: “Tuesday, 3 March 2026”, “3rd of March”, “March 3”, “3/3/2026”, “Dienstag,
@@ -84,25 +79,7 @@ function wordsOf(locale: string): Words {
 }
 
 function readWords(locale: string): Words {
-  const months = new Map<string, number>();
-  const weekdays = new Map<string, number>();
-  for (const language of new Set([locale, 'en'])) {
-    for (const length of ['long', 'short'] as const) {
-      const month = new Intl.DateTimeFormat(language, { month: length, day: 'numeric', timeZone: 'UTC' });
-      const weekday = new Intl.DateTimeFormat(language, { weekday: length, timeZone: 'UTC' });
-      for (let i = 1; i <= 12; i++) {
-        const name = month
-          .formatToParts(Date.UTC(2026, i - 1, 15))
-          .find(({ type }) => type === 'month')!.value;
-        if (name.length >= SHORTEST && !months.has(nameKey(name))) months.set(nameKey(name), i);
-      }
-      // The first of January 1970 was a Thursday.
-      for (let i = 1; i <= 7; i++) {
-        const name = weekday.format((i + 3) * 86_400_000);
-        if (!weekdays.has(nameKey(name))) weekdays.set(nameKey(name), i);
-      }
-    }
-  }
+  const { months, weekdays, monthFirst } = dateWords(locale);
   const any = (names: ReadonlyMap<string, number>) =>
     [...names.keys()]
       .sort((a, b) => b.length - a.length)
@@ -119,11 +96,10 @@ function readWords(locale: string): Words {
   const named = `(?:(?<day>${day})(?:st|nd|rd|th|er|\\.)?\\s(?:of\\s)?(?<month>${month})${year}|(?<monthFirst>${month})\\s(?<dayAfter>${day})(?:st|nd|rd|th)?${year.replace('<year>', '<yearAfter>')})`;
   const figures =
     '(?:(?<iso>\\d{4})-(?<isoMonth>\\d{2})-(?<isoDay>\\d{2})|(?<first>\\d{1,2})(?<mark>[./])\\s?(?<second>\\d{1,2})\\k<mark>\\s?(?<figureYear>\\d{4}|\\d{2}))(?![\\d])';
-  const parts = new Intl.DateTimeFormat(locale).formatToParts(0).map(({ type }) => type);
   return {
     months,
     weekdays,
-    monthFirst: parts.indexOf('month') < parts.indexOf('day'),
+    monthFirst,
     pattern: new RegExp(`${before}(?:${named}|${figures})${after}`, 'giu'),
   };
 }
@@ -131,8 +107,4 @@ function readWords(locale: string): Words {
 /** Only what is cut short has a full stop behind it. */
 function shortOf(names: ReadonlyMap<string, number>): ReadonlyMap<string, number> {
   return new Map([...names].filter(([name]) => name.length <= 4));
-}
-
-function nameKey(name: string): string {
-  return name.toLowerCase().replace(/\.$/, '');
 }

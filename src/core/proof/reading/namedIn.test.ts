@@ -3,7 +3,8 @@ import type { CopyDocument } from '../../document/copyDocument';
 import { SAMPLE } from '../../fill/test/fillSample';
 import { RecordBook } from '../../records/recordBook';
 import { situationFrom } from '../../records/which/situation';
-import { isAnybodyNamed, namedIn } from './namedIn';
+import { isAnythingToLookUp } from '../../writing/toLookUp';
+import { namedIn } from './namedIn';
 import { linesOf } from './lines';
 
 const book = new RecordBook(SAMPLE, Date.parse('2026-03-02T09:00:00Z'));
@@ -50,7 +51,7 @@ describe('what in a letter may be another client’s', () => {
       'oda@hartigan.example, Office@larkfield.example, +44 1632 960101, 01632 960144, 4 Chandlers Row, 6 Quay Lane, K-101',
     );
     expect(own).toMatchObject({ emails: [], phones: [], streets: [], invoices: [] });
-    expect(isAnybodyNamed(named('Oda Hartigan, of K-101'))).toBe(false);
+    expect(isAnythingToLookUp({ ...named('Oda Hartigan, of K-101'), days: [] })).toBe(false);
   });
 
   it('dates and sums are no telephone numbers', () => {

@@ -1,4 +1,4 @@
-import { MOST_LOOKED_UP, type AskedOfOthers } from '../../contract/ofOthers';
+import { MOST_LOOKED_UP, type AskedToLookUp } from '../../contract/lookUp';
 import { fullName } from '../../people/names';
 import { PARTICLES } from '../../people/namingCustoms';
 import type { Situation } from '../../records/which/situation';
@@ -6,7 +6,7 @@ import type { AddressData, PersonData } from '../../records/recordsFile';
 import { isSaidByField, type Line } from './lines';
 
 /** What a letter names that may be another client's: asked of the server, which knows them all. */
-export type Named = Omit<AskedOfOthers, 'from'>;
+export type Named = Omit<AskedToLookUp, 'from' | 'days'>;
 
 const EMAIL = /[\p{L}\p{N}._%+-]{1,64}@[\p{L}\p{N}.-]{1,190}\.\p{L}{2,24}/gu;
 /** A date is none: 3/3/2026, 2026-03-03. */
@@ -39,11 +39,6 @@ export function namedIn(lines: readonly Line[], situation: Situation): Named {
     streets: found(STREET, isOwn),
     invoices: found(INVOICE, isOwn),
   };
-}
-
-/** Whether there is anything to ask. */
-export function isAnybodyNamed(named: Named): boolean {
-  return Object.values(named).some((words) => words.length > 0);
 }
 
 /** Capitalised words in a row, in every way in which a name may stand in them. */

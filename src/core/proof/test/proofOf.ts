@@ -9,7 +9,7 @@ import { readTemplate } from '../../template/text/readTemplate';
 import type { Choices } from '../../writing/letter';
 import { proofLetter } from '../../writing/proofLetter';
 import { WritingDesk } from '../../writing/writingDesk';
-import type { OfAnother, ProofMark } from '../proofMark';
+import type { OfAnother, ProofMark, TakenDay } from '../proofMark';
 import { linesOf } from '../reading/lines';
 
 export interface Given {
@@ -25,6 +25,7 @@ export interface Given {
   letters?: PastLetter[];
   sameLetterDays?: number;
   others?: OfAnother[];
+  taken?: TakenDay[];
   /** typed by hand: words that stand in the letter, and what is put in their place */
   typed?: readonly (readonly [before: string, after: string])[];
 }
@@ -65,5 +66,5 @@ export function proofOf(body: string, given: Given = {}): ProofMark[] {
     const at = line.text.indexOf(before);
     document = putWords(document, { line: line.index, from: at, to: at + before.length }, after);
   }
-  return proofLetter(document, filled, given.others).marks;
+  return proofLetter(document, filled, { others: given.others ?? [], taken: given.taken ?? [] }).marks;
 }

@@ -1,8 +1,10 @@
 import { randomUUID } from 'node:crypto';
+import type { HeldDays } from '../../../core/writing/heldDays';
 import type { RowOf } from '../../column';
 import type { Database } from '../../database';
 import type { MESSAGE } from '../../models/message';
 import { attach, type Attached } from './attachments';
+import { keepHeldDays } from './heldDays';
 import { momentIn } from './outgoing';
 
 type Message = RowOf<typeof MESSAGE>;
@@ -20,6 +22,8 @@ export interface Outgoing {
   from: { name: string; email: string };
   recipients: readonly { role: 'to' | 'copy' | 'blind copy'; name: string; address: string }[];
   files: readonly Attached[];
+  /** the days that it offers, and until when they are kept free */
+  holds?: HeldDays;
 }
 
 /**
@@ -31,7 +35,7 @@ export interface Outgoing {
  */
 export async function keepOutgoing(
   database: Database,
-  { message, from, recipients, files }: Outgoing,
+  { message, from, recipients, files, holds }: Outgoing,
   at: Date,
   goes: Goes,
 ): Promise<void> {
@@ -51,7 +55,7 @@ export async function keepOutgoing(
       at,
       goes_at: goes === 'elsewhere' ? null : await momentIn(database, goes.in),
     });
-    await keepGoing(database, { business_id, id }, { recipients, files });
+    await keepGoing(database, { business_id, id }, { recipients, files, ...(holds ? { holds } : {}) });
     await models.delivery_event.create({
       business_id,
       message_id: id,
@@ -68,14 +72,15 @@ function became(goes: Goes): ['sent' | 'later' | 'going', string | null] {
   return [goes.later ? 'later' : 'going', null];
 }
 
-/** Writes down whom a message goes to and what goes along. */
+/** Writes down whom a message goes to, what goes along, and which days are held for its reader. */
 export async function keepGoing(
   database: Database,
   { business_id, id }: { business_id: string; id: string },
-  { recipients, files }: Pick<Outgoing, 'recipients' | 'files'>,
+  { recipients, files, holds = { days: [] } }: Pick<Outgoing, 'recipients' | 'files' | 'holds'>,
 ): Promise<void> {
   await database.models.message_recipient.bulkCreate(
     recipients.map((one, position) => ({ ...one, business_id, message_id: id, position })),
   );
   await attach(database, { business_id, id }, files);
+  await keepHeldDays(database, { business_id, id }, holds);
 }

@@ -75,7 +75,7 @@ async function writtenWith(
 export async function goLater(
   database: Database,
   letter: OfLetter,
-  { message, from, recipients, files }: Outgoing,
+  { message, from, recipients, files, holds }: Outgoing,
   at: Date,
 ): Promise<void> {
   const { models, sequelize, inTransaction } = database;
@@ -89,7 +89,7 @@ export async function goLater(
     await models.message_recipient.destroy({ where });
     await models.attachment.destroy({ where });
     await models.letter_for_later.destroy({ where });
-    await keepGoing(database, letter, { recipients, files });
+    await keepGoing(database, letter, { recipients, files, ...(holds ? { holds } : {}) });
     await models.message.update(
       {
         ...message,

@@ -6,11 +6,17 @@ import { readJson } from '../../readJson';
 /** Whether days that somebody asks for are free, and which near them are where that is asked. Nothing is kept. */
 export async function POST(request: Request): Promise<Response> {
   return asMember(request, async (member) => {
-    const { days, near = false } = await DAYS_ASKED.validate(await readJson(request, 2_000), {
+    const {
+      days,
+      near = false,
+      enquiry,
+    } = await DAYS_ASKED.validate(await readJson(request, 2_000), {
       strict: true,
     });
     return Response.json(
-      near ? await freeDaysNear(member, days) : { days: await freeDays(member, days), nearest: [] },
+      near
+        ? await freeDaysNear(member, days, enquiry)
+        : { days: await freeDays(member, days, enquiry), nearest: [] },
     );
   });
 }

@@ -5,11 +5,11 @@ import { sendLetter } from '../sending/sendLetter';
 import { sendingDatabase } from '../sending/test/sendingDatabase';
 import { written } from '../sending/test/written';
 import { imke } from '../test/imke';
-import { ofOthers } from './ofOthers';
+import { lookUp } from './lookUp';
 
 const ground = sendingDatabase();
 const FROM = { kind: 'client', key: 'college' } as const;
-const NOTHING = { names: [], emails: [], phones: [], streets: [], invoices: [] };
+const NOTHING = { names: [], emails: [], phones: [], streets: [], invoices: [], days: [] };
 
 describe('whose the words of a letter are', () => {
   it.each([
@@ -19,7 +19,7 @@ describe('whose the words of a letter are', () => {
     [{ invoices: ['LPC-1059', 'LPC-9999'] }, 'LPC-1059', 'an invoice of'],
     [{ streets: ['4 Chandlers Row'] }, '4 Chandlers Row', 'the address of'],
   ])('%o', async (asked, words, what) => {
-    const { others } = (await ofOthers(imke, FROM, { ...NOTHING, ...asked }))!;
+    const { others } = (await lookUp(imke, FROM, { ...NOTHING, ...asked }))!;
     expect(others).toEqual([{ words, what, name: 'Oda Hartigan' }]);
   });
 
@@ -27,7 +27,7 @@ describe('whose the words of a letter are', () => {
     await ground.database.sequelize.query(
       "update client set phone = '+44 1632 960777' where key = 'hartigan'",
     );
-    const { others } = (await ofOthers(imke, FROM, {
+    const { others } = (await lookUp(imke, FROM, {
       ...NOTHING,
       phones: ['01632 960-777', '01632 960778'],
     }))!;
@@ -36,24 +36,22 @@ describe('whose the words of a letter are', () => {
 
   it('a contact’s', async () => {
     const asked = { ...NOTHING, names: ['Hale Brandreth'] };
-    expect((await ofOthers(imke, { kind: 'client', key: 'hartigan' }, asked))!.others).toMatchObject([
+    expect((await lookUp(imke, { kind: 'client', key: 'hartigan' }, asked))!.others).toMatchObject([
       { words: 'Hale Brandreth', what: 'the name of', name: 'Thornholt College' },
     ]);
     // Their own client's are not another's.
-    expect((await ofOthers(imke, FROM, asked))!.others).toEqual([]);
+    expect((await lookUp(imke, FROM, asked))!.others).toEqual([]);
   });
 
   it('what two clients share is not another’s', async () => {
     await ground.database.sequelize.query(
       "update client set email = 'office@shared.example' where key in ('hartigan', 'college')",
     );
-    expect((await ofOthers(imke, FROM, { ...NOTHING, emails: ['office@shared.example'] }))!.others).toEqual(
-      [],
-    );
+    expect((await lookUp(imke, FROM, { ...NOTHING, emails: ['office@shared.example'] }))!.others).toEqual([]);
   });
 
   it('of a record that is not there', async () => {
-    expect(await ofOthers(imke, { kind: 'client', key: 'nobody' }, NOTHING)).toBeUndefined();
+    expect(await lookUp(imke, { kind: 'client', key: 'nobody' }, NOTHING)).toBeUndefined();
   });
 });
 

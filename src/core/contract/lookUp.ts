@@ -1,13 +1,14 @@
 import { array, object, string, type InferType } from 'yup';
-import type { OfAnother } from '../proof/proofMark';
+import { MOST_PROMISED } from '../proof/reading/promisedDays';
+import { day } from './records/parts';
 
 /** So many words of each kind are looked up for one letter. */
 export const MOST_LOOKED_UP = 60;
 
 const WORDS = array(string().required().max(120)).max(MOST_LOOKED_UP).required();
 
-/** Words of a letter of which it is asked whose they are: given to `/api/letters/of-others`. */
-export const ASKED_OF_OTHERS = object({
+/** What a letter says that only the server knows about: whose words are, and whether days are free. Given to `/api/letters/look-up`. */
+export const ASKED_TO_LOOK_UP = object({
   /** the record that the letter starts from: `invoice:LPC-1048` */
   from: string().required().max(200),
   names: WORDS,
@@ -15,10 +16,7 @@ export const ASKED_OF_OTHERS = object({
   phones: WORDS,
   streets: WORDS,
   invoices: WORDS,
+  /** that it offers */
+  days: array(day().required()).required().max(MOST_PROMISED),
 }).noUnknown();
-export type AskedOfOthers = InferType<typeof ASKED_OF_OTHERS>;
-
-/** What of it is another client's. */
-export interface OfOthersAnswer {
-  others: OfAnother[];
-}
+export type AskedToLookUp = InferType<typeof ASKED_TO_LOOK_UP>;
