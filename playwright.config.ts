@@ -21,7 +21,8 @@ export default defineConfig({
   outputDir: '.test/e2e-results',
   workers: 2,
   fullyParallel: true,
-  timeout: 60_000,
+  // Two browsers and a server on two slow processors: what takes seconds elsewhere takes a minute there.
+  timeout: 120_000,
   expect: { timeout: 15_000 },
   use: { baseURL: process.env.BASE_URL, locale: 'en-GB', timezoneId: 'Europe/London' },
   projects: [

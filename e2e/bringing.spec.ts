@@ -13,6 +13,8 @@ const row = (page: Page, name: string) => page.getByRole('article', { name, exac
 test('a table of clients is matched, mended, brought in and taken out again', async ({ page }, {
   project,
 }) => {
+  // A whole day's work, on page after page.
+  test.slow();
   const mine = project.name.replace(/\W/g, ' ');
   await signIn(page);
   await page.goto('/clients');

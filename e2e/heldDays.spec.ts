@@ -4,15 +4,15 @@ import { editable, expectReady, sendButton, showAllMarks, stetAll } from './writ
 
 /** Enquiries and days of its own for each size. */
 const OWN = {
-  desk: { enquiry: 'e1', other: 'e2', name: 'Bram Tolliver', days: ['10 March 2027', '11 March 2027'] },
-  phone: { enquiry: 'e3', other: 'e5', name: 'Harriet Fenwick', days: ['17 March 2027', '18 March 2027'] },
+  desk: { enquiry: 'e1', other: 'e2', name: 'Bram Tolliver', days: ['12 April 2028', '13 April 2028'] },
+  phone: { enquiry: 'e3', other: 'e5', name: 'Harriet Fenwick', days: ['19 April 2028', '20 April 2028'] },
 } as const;
 
 /** The server has said whether a day is free. */
 const lookedUp = (page: Page) =>
   page.waitForResponse(
     (response) =>
-      response.url().endsWith('/api/letters/look-up') && response.request().postData()!.includes('"2027-'),
+      response.url().endsWith('/api/letters/look-up') && response.request().postData()!.includes('"2028-'),
   );
 
 /** Begins the letter that offers two days, and offers the first of some. */
@@ -32,7 +32,7 @@ async function offer(page: Page, enquiry: string, days: readonly string[]) {
 
 test('days that a letter offers are held until the day that it names', async ({ page }, { project }) => {
   const { enquiry, other, name, days } = OWN[project.name.startsWith('desk') ? 'desk' : 'phone'];
-  const [first, second] = days.map((day) => day.replace(' 2027', ''));
+  const [first, second] = days.map((day) => day.replace(' 2028', ''));
   await signIn(page);
   const letter = await offer(page, enquiry, days);
   const asked = page.locator('.asked-for:visible');

@@ -87,6 +87,9 @@ test('a hole stops the letter and says where it is; three ways to cure it', asyn
 
 test('somebody without an address stops the letter, and another person cures it', async ({ page }) => {
   await signIn(page);
+  // It is said before anything is written.
+  await page.goto('/clients/oconnell');
+  await expect(page.getByRole('list', { name: 'Before you write' })).toContainText('has no email address.');
   await page.goto('/write?from=client:oconnell&template=short-note');
   const letter = page.getByRole('article', { name: /^Letter to/ });
   await expect(letter.getByRole('list', { name: 'Proof' })).toContainText(

@@ -47,7 +47,7 @@ export async function RecordRoute({ kind, segment, back, did }: RouteProps) {
   const member = await requireMember();
   const letters = await showLetters(member, found.letters);
   const key = keyFrom(segment);
-  const { view, version, payable, booking, invoiceStatus, days, notedBy, files } = found;
+  const { view, version, beforeWriting, payable, booking, invoiceStatus, days, notedBy, files } = found;
   const from = `${kind}:${key}`;
   const act = typeof did === 'string' ? actOfWord(did) : undefined;
   const word = member.words.booking;
@@ -57,6 +57,7 @@ export async function RecordRoute({ kind, segment, back, did }: RouteProps) {
       from={from}
       back={back}
       view={view}
+      beforeWriting={beforeWriting}
       words={member.words}
       letters={letters}
       {...(invoiceStatus === 'void' ? {} : { change: `${recordPath({ kind, key })}/change` })}

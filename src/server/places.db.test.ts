@@ -138,6 +138,10 @@ it('a record’s page has its facts, its sums and its letters', async () => {
     const found = await recordPage(imke, { kind, key });
     if (kind !== 'project') expect(found!.view.facts.length).toBeGreaterThan(3);
   }
+  const saidOf = async (key: string) => (await recordPage(imke, { kind: 'client', key }))!.beforeWriting;
+  expect(await saidOf('hartigan')).toEqual([]);
+  expect(await saidOf('brandvold')).toEqual(['The last letter to ingrid@brandvold.example came back.']);
+  expect((await saidOf('oconnell')).join()).toContain('has no email address.');
   expect(await recordPage(imke, { kind: 'client', key: 'nobody' })).toBeUndefined();
   expect(await recordPage(elsewhere, { kind: 'client', key: 'college' })).toBeUndefined();
 });

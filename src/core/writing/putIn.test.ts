@@ -97,6 +97,16 @@ describe('a template that is put into a letter', () => {
     expect(letter.choices.putIn).toEqual([{ template: 'more', version: 3, behind: 'first:2' }]);
   });
 
+  it('stands before the signature where the caret is in that', () => {
+    const on = desk();
+    const blank = begun(on.blankLetter(on.situation(START)!), on);
+    const last = blank.document.content.length - 1;
+    expect(lines(put(blank, 'more', last, on)).slice(0, 2)).toEqual([
+      'Hello Oda,',
+      'Still to pay is £100.00.',
+    ]);
+  });
+
   it('stands before the signature where there is no caret, and in the place of an empty line', () => {
     expect(lines(put(begun(), 'more')).indexOf('Still to pay is £100.00.')).toBe(3);
     const withLine = withBlock(begun(), 2, { type: 'paragraph', content: [] });

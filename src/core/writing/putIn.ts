@@ -32,7 +32,7 @@ export function putIn(
   const there = choices.putIn ?? [];
   if (key === choices.template || there.some((one) => one.template === key))
     return `“${template.head.name}” is in this letter already.`;
-  const place = at || placeBeforeSignature(document.content);
+  const place = placeOfCaret(document.content, at);
   const behind = originBefore(document.content, place, choices.template);
   const one: PutIn = {
     template: key,
@@ -74,14 +74,20 @@ function withBlocks(
   };
 }
 
-/** The last place before what the letter is signed with, or its end. */
-export function placeBeforeSignature(content: Blocks): number {
-  const signed = content.findLastIndex((block) => {
-    for (const node of eachNode(block))
-      if ('marks' in node && node.marks?.some(({ type }) => type === 'signature')) return true;
-    return false;
-  });
+/**
+ * The block behind which something is put in: the one that the caret stands in; where that is the subject, the signature or none, the
+ * last before what the letter is signed with.
+ */
+export function placeOfCaret(content: Blocks, at: number | undefined): number {
+  if (at && content[at] && !isSigned(content[at])) return at;
+  const signed = content.findLastIndex(isSigned);
   return (signed < 0 ? content.length : signed) - 1;
+}
+
+function isSigned(block: CopyPart): boolean {
+  for (const node of eachNode(block))
+    if ('marks' in node && node.marks?.some(({ type }) => type === 'signature')) return true;
+  return false;
 }
 
 /** The last part of a template at a place or before it. */

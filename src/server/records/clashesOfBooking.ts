@@ -1,6 +1,9 @@
 import type { ClashAsked, ClashShown } from '../../core/contract/clashes';
 import { fullName } from '../../core/people/names';
 import { dayAt, readMoment } from '../../core/dates/zone';
+import { isoOf } from '../../core/dates/civil';
+import { heldFor } from '../../core/describe/heldFor';
+import { heldOn } from '../../data/repositories/sending/heldDays';
 import { isWorkingDay } from '../../core/dates/workingDays';
 import { formatsOf } from '../../core/fill/formats/formatsOf';
 import type { Formats } from '../../core/fill/formats/formats';
@@ -22,8 +25,10 @@ export const clashesOfBooking = forMember(
     const book = await businessBook(business_id);
     const { travel_minutes: travel } = await waysAlone(connection(), business_id);
     const way = travel * 60_000;
-    const found = await bookingsWithin(connection(), business_id, [
-      [new Date(starts - way), new Date(ends + way)],
+    const day = dayAt(starts, book.zone);
+    const [found, held] = await Promise.all([
+      bookingsWithin(connection(), business_id, [[new Date(starts - way), new Date(ends + way)]]),
+      heldOn(connection(), business_id, [isoOf(day)], isoOf(book.today)),
     ]);
     const others = found.filter(({ key }) => key !== asked.booking).map(slotOf);
     const wanted: Slot = {
@@ -37,13 +42,14 @@ export const clashesOfBooking = forMember(
       booking: clash.with.booking.key,
       words: inWords(clash, wanted, book),
     }));
-    const day = dayAt(starts, book.zone);
+    const forOthers = held.filter(({ client }) => client === null || client !== asked.client);
     const date = formatsOf(book).date(day, 'long date');
     return [
       // What is done already is changed often; a new one in the past is a slip.
       ...(asked.booking === undefined && starts < book.now ? [{ words: `${date} is past.` }] : []),
       ...(isWorkingDay(day, book.workingDays) ? [] : [{ words: `${date} is a day off.` }]),
       ...shown,
+      ...forOthers.map((one) => ({ words: `${heldFor(one, book)}.` })),
     ];
   },
 );

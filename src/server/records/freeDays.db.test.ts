@@ -7,6 +7,7 @@ import { written } from '../sending/test/written';
 import { demonstrationDatabase } from '../test/demonstrationDatabase';
 import { imke } from '../test/imke';
 import { changeBooking } from './changeBooking';
+import { clashesOfBooking } from './clashesOfBooking';
 import { freeDays, freeDaysNear, takenDays } from './freeDays';
 import { recordFacts } from './keepRecord';
 
@@ -88,6 +89,13 @@ it('days that a letter offers are held for its reader, until the day that it nam
   expect(await freeDays(imke, [], OTHER)).toEqual([]);
   const { business_id } = imke;
   expect((await takenDays(business_id, OFFERED, OTHER)).map(({ day }) => day)).toEqual(OFFERED);
+
+  // Whoever books that day for somebody else is told.
+  const visit = { items: [], starts_at: `${OFFERED[0]}T14:00:00Z`, ends_at: `${OFFERED[0]}T15:00:00Z` };
+  const told = async (client: string) =>
+    (await clashesOfBooking(imke, { ...visit, client, member: 'runa' })).map((clash) => clash.words);
+  expect(await told('hartigan')).toContain(`${words}.`);
+  expect(await told('fenwick')).not.toContain(`${words}.`);
 
   expect(await holdDays(imke, letter, false)).toBe(true);
   expect(await heldFor(OTHER)).toEqual(isFree.map((free) => [[], false, free]));

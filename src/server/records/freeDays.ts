@@ -4,6 +4,7 @@ import { isWorkingDay } from '../../core/dates/workingDays';
 import { momentOf } from '../../core/dates/zone';
 import type { TakenDay } from '../../core/proof/proofMark';
 import { capital } from '../../core/describe/capital';
+import { heldFor } from '../../core/describe/heldFor';
 import { formatsOf } from '../../core/fill/formats/formatsOf';
 import { fullName } from '../../core/people/names';
 import type { RecordBook } from '../../core/records/recordBook';
@@ -161,10 +162,7 @@ function dayAsked(facts: DayFacts, book: RecordBook, enquiry: string | undefined
     words: `${capital(date(iso))}: ${[...(stands.length || off ? stands : ['free']), ...(off ? ['a day off'] : [])].join(', ')}`,
     free: bookings.length === 0 && !isForOthers && !off,
     booked,
-    held: held.map(({ letter, name, until }) => ({
-      letter,
-      words: `Held for ${name} until ${date(until)}`,
-    })),
+    held: held.map((one) => ({ letter: one.letter, words: heldFor(one, book) })),
   };
 }
 

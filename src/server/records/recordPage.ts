@@ -11,12 +11,14 @@ import { isoOf } from '../../core/dates/civil';
 import { decimalString, minorDigits } from '../../core/money/currency';
 import { SCHEMA_DEFAULTS } from '../../core/records/defaults';
 import { RecordBook } from '../../core/records/recordBook';
-import type { StartingPoint } from '../../core/records/which/situation';
+import { situationFrom, type StartingPoint } from '../../core/records/which/situation';
 import { moreOfClients } from '../../data/repositories/records/clients';
 import { lettersOf, type KeptLetter, type LetterFilter } from '../../data/repositories/letters';
 import { recordsOfBusiness } from '../../data/repositories/recordsOfBusiness';
 import { scopeFrom, startingRecord } from '../../data/repositories/startingRecords';
 import { now } from '../clock';
+import { beforeWriting } from '../../core/addressing/beforeWriting';
+import { bouncedAddresses } from '../../data/repositories/bouncedAddresses';
 import { connection } from '../connection';
 import { recordFiles } from '../files/recordFiles';
 import type { CurrentMember } from '../signIn/currentMember';
@@ -28,6 +30,8 @@ export interface RecordPage {
   view: RecordView;
   letters: KeptLetter[];
   version: number;
+  /** what is to be known before a letter is begun from it, in sentences */
+  beforeWriting: string[];
   payable?: Payable;
   /** of a booking */
   booking?: { status: BookingData['status']; isPast: boolean };
@@ -69,12 +73,27 @@ export const recordPage = forMember(
       view,
       letters,
       version: record.version,
+      beforeWriting: await saidBefore(member, book, start, record.client_id),
       ...(await filesOf(member, start, book)),
       ...(payable ? { payable } : {}),
       ...(await ofItsKind(member, book, start)),
     };
   },
 );
+
+async function saidBefore(
+  { business_id, key }: CurrentMember,
+  book: RecordBook,
+  start: StartingPoint,
+  client_id: string | null,
+): Promise<string[]> {
+  const situation = situationFrom(book, start, { sender: book.members.get(key) ?? { key } });
+  if (!situation) return [];
+  const addresses = situation.recipients.flatMap(({ record }) => record.data.email ?? []);
+  const bounced =
+    client_id === null ? [] : await bouncedAddresses(connection(), { business_id, client_id }, addresses);
+  return beforeWriting(situation, new Set(bounced));
+}
 
 async function filesOf(
   member: CurrentMember,

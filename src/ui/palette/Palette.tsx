@@ -2,9 +2,11 @@
 
 import { useRouter } from 'next/navigation';
 import { useCallback, useEffect, useId, useRef, useState, type KeyboardEvent } from 'react';
+import { afterPaint } from '../shell/afterPaint';
+import { GO_TO } from './goTo';
 import { useFound, type Found } from './useFound';
 
-/** One place to go anywhere and begin anything, by words: opened by Ctrl or Cmd + K, and by a press. */
+/** One place to go anywhere and begin anything, by words: opened by Ctrl or Cmd + K, by a press, and by an address. */
 export function Palette() {
   const dialog = useRef<HTMLDialogElement>(null);
   const [open, setOpen] = useState(false);
@@ -24,6 +26,15 @@ export function Palette() {
     // Before an editor, which may have a meaning of its own for it.
     window.addEventListener('keydown', press, true);
     return () => window.removeEventListener('keydown', press, true);
+  }, []);
+  useEffect(() => {
+    if (window.location.hash !== GO_TO) return;
+    return afterPaint(() => {
+      // Once: coming back to the page is not asking for it again.
+      const { pathname, search } = window.location;
+      window.history.replaceState(window.history.state, '', pathname + search);
+      setOpen(true);
+    });
   }, []);
   useEffect(() => {
     if (open) dialog.current?.showModal();

@@ -15,6 +15,8 @@ interface Props {
   back: { href: string; words: string };
   view: RecordView;
   words: BookingWords;
+  /** what is to be known before a letter is begun from it, in sentences */
+  beforeWriting?: readonly string[];
   /** absent: it has none of its own */
   letters?: ShownLetter[];
   /** where its facts are changed, where they can be */
@@ -36,7 +38,18 @@ const headings = ({ bookings }: BookingWords, items = '') => [
 ];
 
 /** A record on paper: its facts, what hangs on it, and its letters. */
-export function RecordPaper({ from, back, view, words, letters, change, children, files, foot }: Props) {
+export function RecordPaper({
+  from,
+  back,
+  view,
+  words,
+  beforeWriting = [],
+  letters,
+  change,
+  children,
+  files,
+  foot,
+}: Props) {
   const { title, note, facts, tables, links, items, client } = view;
   return (
     <article className="paper letter record" aria-labelledby="record-title">
@@ -64,6 +77,13 @@ export function RecordPaper({ from, back, view, words, letters, change, children
           Write
         </Link>
       </header>
+      {beforeWriting.length > 0 && (
+        <ul className="before-writing" aria-label="Before you write">
+          {beforeWriting.map((sentence) => (
+            <li key={sentence}>{sentence}</li>
+          ))}
+        </ul>
+      )}
       <dl className="facts">
         {facts.map(({ label, value }) => (
           <div key={label}>

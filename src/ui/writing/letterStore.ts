@@ -21,7 +21,7 @@ import type { BlankType } from '../../core/document/templateDocument';
 import type { ChangedChoices, Choices, Letter } from '../../core/writing/letter';
 import { heldDays, type HeldDays } from '../../core/writing/heldDays';
 import { marginOf, type MarginNote } from '../../core/writing/marginOf';
-import { placeBeforeSignature, putIn } from '../../core/writing/putIn';
+import { placeOfCaret, putIn } from '../../core/writing/putIn';
 import { proofLetter } from '../../core/writing/proofLetter';
 import type { FilledLetter, WritingDesk } from '../../core/writing/writingDesk';
 import type { Proofer } from './proofer';
@@ -231,8 +231,9 @@ export class LetterStore {
     if (!template || !situation) return;
     const { book } = situation;
     const words = formatsOf(book, languageOf(template, book)).date(readDayAtStart(day)!, 'long date');
-    const signed = (document: CopyDocument) => placeBeforeSignature(document.content);
-    this.changeDocument((document) => putListed(document, this.page?.caret() || signed(document), words));
+    this.changeDocument((document) =>
+      putListed(document, placeOfCaret(document.content, this.page?.caret()), words),
+    );
   }
 
   fillIn(ids: readonly string[], words: string): undefined {

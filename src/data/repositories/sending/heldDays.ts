@@ -15,8 +15,9 @@ export interface HeldDay {
   letter: string;
   /** the key of the enquiry that it answers */
   enquiry: string | null;
-  /** whom it is kept free for */
+  /** whom it is kept free for, and the key of that client */
   name: string;
+  client: string | null;
 }
 
 /** Keeps the days that a letter offers, and none that it offered before. @param until ISO; absent: none is held */
@@ -49,7 +50,7 @@ export async function heldOn(
 ): Promise<HeldDay[]> {
   return sequelize.query<HeldDay>(
     `select held.day::text as day, held.until::text as until, message.id as letter, enquiry.key as enquiry,
-       coalesce(client.name, enquiry.name, '') as name
+       coalesce(client.name, enquiry.name, '') as name, client.key as client
      from held_day held ${WITH_ENQUIRY}
      left join client on client.business_id = message.business_id and client.id = message.client_id
      where held.business_id = $business_id and held.day = any($days::date[]) and ${STANDS}
