@@ -28,13 +28,19 @@ export function Palette() {
     return () => window.removeEventListener('keydown', press, true);
   }, []);
   useEffect(() => {
-    if (window.location.hash !== GO_TO) return;
-    return afterPaint(() => {
+    const openIfAsked = () => {
+      const { hash, pathname, search } = window.location;
+      if (hash !== GO_TO) return;
       // Once: coming back to the page is not asking for it again.
-      const { pathname, search } = window.location;
       window.history.replaceState(window.history.state, '', pathname + search);
       setOpen(true);
-    });
+    };
+    const callOff = afterPaint(openIfAsked);
+    window.addEventListener('hashchange', openIfAsked);
+    return () => {
+      callOff();
+      window.removeEventListener('hashchange', openIfAsked);
+    };
   }, []);
   useEffect(() => {
     if (open) dialog.current?.showModal();
