@@ -23,7 +23,7 @@ export default defineConfig({
   fullyParallel: true,
   // Two browsers and a server on two slow processors: what takes seconds elsewhere takes a minute there.
   timeout: 120_000,
-  expect: { timeout: 15_000 },
+  expect: { timeout: 20_000 },
   use: { baseURL: process.env.BASE_URL, locale: 'en-GB', timezoneId: 'Europe/London' },
   projects: [
     { name: 'desk', use: desk, testIgnore: [CHANGING, ROUTES] },

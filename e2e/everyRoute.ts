@@ -352,7 +352,8 @@ export interface Answered {
 }
 
 /** Sends a request exactly as it is written: no address is put in order on the way. */
-export function ask({ method, address, cookie, body, headers = {} }: Asked): Promise<Answered> {
+export function ask(asked: Asked): Promise<Answered> {
+  const { method, address, cookie, body, headers = {} } = asked;
   const base = new URL(process.env.BASE_URL!);
   return new Promise((resolve, reject) => {
     const sent = request(
@@ -376,7 +377,8 @@ export function ask({ method, address, cookie, body, headers = {} }: Asked): Pro
         );
       },
     );
-    sent.on('error', reject);
+    // A kept connection may be ended by the server in the moment in which it is used again: that is no answer.
+    sent.on('error', (error) => (sent.reusedSocket ? resolve(ask(asked)) : reject(error)));
     sent.end(body);
   });
 }
