@@ -120,10 +120,19 @@ async function typeWithFields(page, base) {
   await page.getByRole('tab', { name: 'Words' }).click();
   const words = page.getByRole('textbox', { name: 'Head and words' });
   const fields = Array.from({ length: 59 }, (_, i) => `part ${i} {{client.name}} of`).join(' ');
-  const text = await words.inputValue();
-  await words.fill(
-    text.replace('{{? Your words : long text}}', fields).replace(/subject: .*/, 'subject: Sixty'),
-  );
+  await words.click();
+  await words.press('Control+a');
+  // Only the lines in sight are on the page: its text is copied, and another pasted over all of it.
+  await words.evaluate((content, put) => {
+    const over = (type, text) => {
+      const clipboardData = new DataTransfer();
+      if (text) clipboardData.setData('text/plain', text);
+      content.dispatchEvent(new ClipboardEvent(type, { clipboardData, bubbles: true, cancelable: true }));
+      return clipboardData.getData('text/plain');
+    };
+    const text = over('copy');
+    over('paste', text.replace('{{? Your words : long text}}', put).replace(/subject: .*/, 'subject: Sixty'));
+  }, fields);
   await page.getByRole('button', { name: 'Keep this version' }).click();
   await page.getByText('Kept as version').waitFor();
   await page.goto(`${base}/write?from=client:college&template=short-note`);
