@@ -132,6 +132,29 @@ describe('a template that is put into a letter', () => {
     expect(lines(answered)).toContain('It rained.');
   });
 
+  it('leaves the parts around it their names, also where a passage goes on with a list', () => {
+    const on = new WritingDesk({
+      ...desk().facts,
+      templates: [template('listed', '- One\n\n{{> Two}}\n\nThree.\n\n{{signature}}'), ...TEMPLATES],
+      passages: [
+        {
+          key: 'Two',
+          name: 'Two',
+          document: readTemplate(
+            '---\nname: P\ngroup: G\nstarts from: invoice\nsubject: S\n---\n- Two',
+            'p.md',
+          ).value!.document,
+        },
+      ],
+    });
+    const origins = (one: Letter) =>
+      on.fill(START, one.choices)!.document.content.map((block) => block.attrs?.origin);
+    const before = begun('listed', on);
+    const joined = origins(put(before, 'third', 1, on));
+    expect(joined).toHaveLength(origins(before).length + 1);
+    expect(joined.filter((origin) => !origin?.startsWith('third:'))).toEqual(origins(before));
+  });
+
   it('is proofed and compared as the rest is, and goes along with what goes along with it', () => {
     const on = desk();
     const letter = put(begun('first', on), 'more', 2, on);

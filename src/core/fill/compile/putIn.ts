@@ -4,6 +4,7 @@ import type { Template, TemplateHead } from '../../template/template';
 import type { Scope } from '../paths/scope';
 import type { Emit } from '../run';
 import { compileBlocks } from './blocks';
+import { listRuns } from './listRuns';
 import { sequence } from './structure';
 
 /** A template whose words stand in a letter from another one. */
@@ -36,9 +37,10 @@ export function scopePutIn(scope: Scope, { key, head }: PutInTemplate): Scope {
 /** Compiles the words of a template with others put in behind their parts. */
 export function compileJoined(blocks: readonly Block[], scope: Scope, putIn: readonly PutInTemplate[]): Emit {
   if (putIn.length === 0) return compileBlocks(blocks, scope);
-  const own = blocks.map((block) => {
+  // By the runs by which they are compiled alone, so that each part has the name that it has there.
+  const own = listRuns(blocks, scope).map((run) => {
     const from = scope.naming.parts;
-    return { emit: compileBlocks([block], scope), from, to: scope.naming.parts, signs: isSignature(block) };
+    return { emit: compileBlocks(run, scope), from, to: scope.naming.parts, signs: run.some(isSignature) };
   });
   const last = own.findLastIndex(({ signs }) => signs);
   const end = last < 0 ? own.length : last;
