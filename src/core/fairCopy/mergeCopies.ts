@@ -1,7 +1,7 @@
 import type { CopyDocument, CopyPart, CopyWord } from '../document/copyDocument';
-import { eachNode, holdsWords, partsOf, wordsOf } from '../document/eachNode';
+import { holdsWords, partsOf, wordsOf } from '../document/eachNode';
 import { mergeWords, renewWords, wordsByHand } from './mergeWords';
-import { stretchesById } from './values';
+import { isSigned, stretchesById } from './values';
 
 /** What each value or hole is now, by id. */
 type Now = ReadonlyMap<string, readonly CopyWord[]>;
@@ -121,12 +121,6 @@ function behind(block: CopyPart, home: string | undefined): CopyPart {
   const kept = home === undefined ? attrs : { ...attrs, behind: home };
   const { attrs: __, ...rest } = block;
   return (Object.keys(kept).length ? { ...rest, attrs: kept } : rest) as CopyPart;
-}
-
-function isSigned(block: CopyPart): boolean {
-  for (const node of eachNode(block))
-    if ('marks' in node && node.marks?.some(({ type }) => type === 'signature')) return true;
-  return false;
 }
 
 /** Of a block that is no longer in the letter, what its writer put into it; undefined when that is nothing. */

@@ -1,5 +1,5 @@
 import { eachNode, holdsWords, valueMark, wordsOf } from '../document/eachNode';
-import type { CopyDocument, CopyNode, CopyWord } from '../document/copyDocument';
+import type { CopyDocument, CopyNode, CopyPart, CopyWord } from '../document/copyDocument';
 
 /** What a field says in a fair copy now, where it stands. */
 export interface CopyValue {
@@ -31,6 +31,13 @@ export function openHoles(document: CopyDocument): { id: string; label: string }
   return [...eachNode(document)].flatMap((node) =>
     node.type === 'hole' ? [{ id: node.attrs.id, label: node.attrs.label }] : [],
   );
+}
+
+/** Whether a part of a letter is signed with what its template signs with. */
+export function isSigned(part: CopyPart): boolean {
+  for (const node of eachNode(part))
+    if ('marks' in node && node.marks?.some(({ type }) => type === 'signature')) return true;
+  return false;
 }
 
 /** The signatures that stand in it, by the ids of their notes, in the order of reading. */

@@ -41,7 +41,8 @@ function decimalPointOf(figures: string, currency: string, locale: string): stri
   return pointOf(locale) === mark ? mark : undefined;
 }
 
-function pointOf(locale: string): string {
+/** The mark before the decimals of a country. @param locale BCP 47 */
+export function pointOf(locale: string): string {
   let point = points.get(locale);
   if (point === undefined) {
     point =

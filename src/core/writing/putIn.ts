@@ -1,5 +1,6 @@
 import type { CopyDocument, CopyPart } from '../document/copyDocument';
-import { eachNode, wordsOf } from '../document/eachNode';
+import { wordsOf } from '../document/eachNode';
+import { isSigned } from '../fairCopy/values';
 import type { StartingPoint } from '../records/which/situation';
 import type { TemplateHead } from '../template/template';
 import type { Letter, PutIn } from './letter';
@@ -82,12 +83,6 @@ export function placeOfCaret(content: Blocks, at: number | undefined): number {
   if (at && content[at] && !isSigned(content[at])) return at;
   const signed = content.findLastIndex(isSigned);
   return (signed < 0 ? content.length : signed) - 1;
-}
-
-function isSigned(block: CopyPart): boolean {
-  for (const node of eachNode(block))
-    if ('marks' in node && node.marks?.some(({ type }) => type === 'signature')) return true;
-  return false;
 }
 
 /** The last part of a template at a place or before it. */

@@ -3,7 +3,7 @@ import { readTypedDay } from '../dates/readTypedDay';
 import type { BlankType } from '../document/templateDocument';
 import { readAnswer, typedAnswer } from '../fill/blanks';
 import { formatsOf } from '../fill/formats/formatsOf';
-import { readWrittenSum } from '../money/readWrittenSum';
+import { pointOf, readWrittenSum } from '../money/readWrittenSum';
 import { SCHEMA_DEFAULTS } from '../records/defaults';
 import type { RecordBook } from '../records/recordBook';
 
@@ -46,9 +46,9 @@ function asKept(typed: string, type: BlankType, book: RecordBook): string {
       return sum === undefined ? '' : typedAnswer(sum, type, currency);
     }
     case 'number': {
-      const sign = decimalSign(locale);
+      const point = pointOf(locale);
       // Whether "1.500" is a thousand and a half or one and a half is not guessed.
-      return sign !== '.' && /\.\d{3}$/.test(typed.trim()) ? '' : typed.replace(sign, '.');
+      return point !== '.' && /\.\d{3}$/.test(typed.trim()) ? '' : typed.replace(point, '.');
     }
     default:
       return typed;
@@ -58,8 +58,4 @@ function asKept(typed: string, type: BlankType, book: RecordBook): string {
 function readingOf({ business, today }: RecordBook) {
   const { locale = SCHEMA_DEFAULTS.locale, currency = SCHEMA_DEFAULTS.currency } = business;
   return { locale, currency, today };
-}
-
-function decimalSign(locale: string): string {
-  return new Intl.NumberFormat(locale).formatToParts(1.5).find(({ type }) => type === 'decimal')!.value;
 }

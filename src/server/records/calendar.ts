@@ -65,7 +65,7 @@ export const calendar = forMember(
       zone: book.zone,
       days: days.map((day) => ({
         day: isoOf(day),
-        words: `${formats.date(day, 'weekday')} ${formats.date(day, 'day and month')}`,
+        words: formats.dayInWeek(day),
         short: short.format(new Date(`${isoOf(day)}T00:00Z`)),
         isToday: day === book.today,
         isOff: !isWorkingDay(day, book.workingDays),

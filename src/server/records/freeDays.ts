@@ -138,7 +138,7 @@ function dayAsked(facts: DayFacts, book: RecordBook, enquiry: string | undefined
   const formats = formatsOf(book);
   const date = (one: string) => {
     const day = readDay(one)!;
-    return `${formats.date(day, 'weekday')} ${formats.date(day, 'day and month')}`;
+    return formats.dayInWeek(day);
   };
   const booked = bookings.map(({ starts_at, ends_at, client_name, member }) =>
     [

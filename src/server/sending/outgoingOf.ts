@@ -15,7 +15,6 @@ export async function outgoingOf(
   { record, templateId, filled, written, files }: ReadyLetter,
 ): Promise<Outgoing> {
   const addressing = addressingOf(filled);
-  const holds = choices.notHeld ? undefined : heldDays(document, filled);
   return {
     message: {
       business_id,
@@ -35,7 +34,7 @@ export async function outgoingOf(
     from: addressing.from,
     recipients: recipientsOf(addressing),
     files,
-    ...(holds ? { holds } : {}),
+    holds: choices.notHeld ? undefined : heldDays(document, filled),
   };
 }
 

@@ -48,8 +48,6 @@ function daysInWords({ days, until }: HeldDays, book: RecordBook): { days: strin
   const last = readDayAtStart(until ?? '');
   return {
     days: formats.and(named),
-    ...(last === undefined
-      ? {}
-      : { until: `${formats.date(last, 'weekday')} ${formats.date(last, 'day and month')}` }),
+    ...(last === undefined ? {} : { until: formats.dayInWeek(last) }),
   };
 }

@@ -49,8 +49,6 @@ export function TemplateChooser({
   const [puttingIn, setPuttingIn] = useState(false);
   const into = letter && desk.template(letter.template)?.head;
   const isThere = useMemo(() => new Set(letter && templatesOf(letter)), [letter]);
-  const canBeChosen = (key: string) =>
-    !puttingIn || !into || (!isThere.has(key) && canBePutIn(desk.template(key)!.head, into));
   const choose = (key: string) => {
     setPuttingIn(false);
     onChoose(key, puttingIn ? 'put in' : 'instead');
@@ -58,8 +56,14 @@ export function TemplateChooser({
   const [wanted, setWanted] = useState('');
   const search = useDeferredValue(wanted.trim());
   const offered = useMemo(() => desk.fitting(situation, letters), [desk, letters, situation]);
-  const fitting = offered.fitting.filter(({ key }) => canBeChosen(key));
-  const others = new Map([...offered.others].filter(([key]) => canBeChosen(key)));
+  const { fitting, others } = useMemo(() => {
+    if (!puttingIn || !into) return offered;
+    const goesIn = (key: string) => !isThere.has(key) && canBePutIn(desk.template(key)!.head, into);
+    return {
+      fitting: offered.fitting.filter(({ key }) => goesIn(key)),
+      others: new Map([...offered.others].filter(([key]) => goesIn(key))),
+    };
+  }, [desk, offered, puttingIn, into, isThere]);
   const blank = desk.blankLetter(situation);
   const entry = (fit: Fit) => (
     <Entry

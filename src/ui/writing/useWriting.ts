@@ -91,8 +91,9 @@ export function useWriting(
         : await openDraft(key, wanted);
       const desk = new WritingDesk({ ...facts, ...list });
       const { letters, reworded } = facts;
-      const first = beginsWith(desk, startsAt, letters, wanted);
-      const needed = opened.letter ? templatesOf(opened.letter.choices) : first === undefined ? [] : [first];
+      const needed = opened.letter
+        ? templatesOf(opened.letter.choices)
+        : [beginsWith(desk, startsAt, letters, wanted)].filter((key) => key !== undefined);
       if (needed.length > 0 && !(await bringWords(desk, needed, isStale))) return fail('offline');
       if (isStale()) return true;
       const draft = again?.() ?? opened;

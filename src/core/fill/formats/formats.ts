@@ -120,6 +120,11 @@ export class Formats {
     return parts.length ? parts.join(' ') : this.unit(0, 'minute');
   }
 
+  /** "Monday 30 November" */
+  dayInWeek(day: Day): string {
+    return `${this.date(day, 'weekday')} ${this.date(day, 'day and month')}`;
+  }
+
   /** "2.5 hours" */
   hours(minutes: number): string {
     return this.unit(minutes / 60, 'hour');

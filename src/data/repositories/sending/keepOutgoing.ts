@@ -23,7 +23,7 @@ export interface Outgoing {
   recipients: readonly { role: 'to' | 'copy' | 'blind copy'; name: string; address: string }[];
   files: readonly Attached[];
   /** the days that it offers, and until when they are kept free */
-  holds?: HeldDays;
+  holds?: HeldDays | undefined;
 }
 
 /**
@@ -55,7 +55,7 @@ export async function keepOutgoing(
       at,
       goes_at: goes === 'elsewhere' ? null : await momentIn(database, goes.in),
     });
-    await keepGoing(database, { business_id, id }, { recipients, files, ...(holds ? { holds } : {}) });
+    await keepGoing(database, { business_id, id }, { recipients, files, holds });
     await models.delivery_event.create({
       business_id,
       message_id: id,

@@ -89,7 +89,7 @@ export async function goLater(
     await models.message_recipient.destroy({ where });
     await models.attachment.destroy({ where });
     await models.letter_for_later.destroy({ where });
-    await keepGoing(database, letter, { recipients, files, ...(holds ? { holds } : {}) });
+    await keepGoing(database, letter, { recipients, files, holds });
     await models.message.update(
       {
         ...message,
