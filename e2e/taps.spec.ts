@@ -24,15 +24,14 @@ test('anything that is due is a filled letter after at most three taps', async (
   await openToday(page);
   const due = page.getByRole('main').locator('a[href^="/write?"]');
   await expect(due.first()).toBeVisible();
-  const count = await due.count();
-  expect(count).toBeGreaterThan(5);
-  for (const at of [0, Math.floor(count / 2), count - 1]) {
+  // Other tests write what is due meanwhile: what is last changes, that there is some does not.
+  for (const which of [due.first(), due.nth(1), due.last()]) {
     const counted = tapper();
-    await counted.tap(due.nth(at));
+    await counted.tap(which);
     await expectFilled(page, /\p{L}/u);
     expect(counted.taps).toBeLessThanOrEqual(3);
     await page.goBack();
-    await expect(due).toHaveCount(count);
+    await expect(due.first()).toBeVisible();
   }
 });
 
