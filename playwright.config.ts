@@ -24,7 +24,13 @@ export default defineConfig({
   // Two browsers and a server on two slow processors: what takes seconds elsewhere takes a minute there.
   timeout: 120_000,
   expect: { timeout: 20_000 },
-  use: { baseURL: process.env.BASE_URL, locale: 'en-GB', timezoneId: 'Europe/London' },
+  // What a device keeps would be asked of the server beside every test: offline.spec.ts has it.
+  use: {
+    baseURL: process.env.BASE_URL,
+    locale: 'en-GB',
+    timezoneId: 'Europe/London',
+    serviceWorkers: 'block',
+  },
   projects: [
     { name: 'desk', use: desk, testIgnore: [CHANGING, ROUTES] },
     { name: 'phone', use: phone, testIgnore: [CHANGING, ROUTES] },

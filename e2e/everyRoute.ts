@@ -182,6 +182,7 @@ export const BODIES: Readonly<Record<string, object>> = {
     idleDays: 14,
     takeBackSeconds: 10,
     sameLetterDays: 7,
+    deviceDays: 7,
   },
   'POST /api/session': { email: 'nobody@larkfield.example', password: 'wrong' },
   'DELETE /api/session': {},

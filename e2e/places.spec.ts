@@ -132,19 +132,6 @@ test('nothing to press is smaller than 24 px', async ({ page }) => {
   }
 });
 
-test('without a connection there is a page of our own', async ({ page, context }) => {
-  await openToday(page);
-  await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
-  await expect.poll(() => page.evaluate(() => Boolean(navigator.serviceWorker.controller))).toBe(true);
-  await context.setOffline(true);
-  await page.goto('/clients', { waitUntil: 'commit' });
-  await expect(page.getByRole('heading', { name: 'There is no connection' })).toBeVisible();
-  await expect(page).toHaveTitle('No connection · Fair Quill');
-  await context.setOffline(false);
-  await page.getByRole('link', { name: 'Try again' }).click();
-  await expect(page.getByRole('heading', { name: 'Clients' })).toBeVisible();
-});
-
 test('the help is opened by a press, too, and speaks of the page', async ({ page }) => {
   await signIn(page);
   await page.goto('/templates/short-note');

@@ -234,9 +234,8 @@ test('without a connection a letter is kept, and goes when there is one', async 
   await context.setOffline(true);
   await typeBehind(page, 'nothing is open', ' From the van.');
   await sendButton(letter).click();
-  await expect(letter).toContainText('There is no connection. The letter is kept on this device');
+  await expect(letter).toContainText('There is no connection. It waits on this device');
   await context.setOffline(false);
-  await sendButton(letter).click();
   await expect(letter.getByText('Going.')).toBeVisible();
   const [received] = await arrived(request, mailOf(client), SUBJECT);
   expect(received!.text).toContain('From the van.');

@@ -78,7 +78,7 @@ export async function editable(page: Page): Promise<Locator> {
 }
 
 /** Puts the caret at the end of the paragraph with some words and types. */
-export async function typeBehind(page: Page, words: string, typed: string): Promise<void> {
+export async function typeBehind(page: Page, words: string | RegExp, typed: string): Promise<void> {
   const letter = await editable(page);
   await letter.focus();
   const paragraph = letter.getByRole('paragraph').filter({ hasText: words }).last();

@@ -1,28 +1,186 @@
-// Our own page when there is no connection. Nothing else is kept yet.
-const KEPT = 'fair-quill-1';
+// Answers when there is no connection: with the pages that were seen last, and with one of our own for the others.
+// Pages are kept when one of them asks for it, for one member, as long as the business wants them kept on a device.
+
+/** Our own page when nothing else is kept. */
+const OWN = 'fair-quill-2';
 const OFFLINE = '/offline.html';
+/** What the application is built of. Its names tell its contents, so that it is never out of date. */
+const BUILT = 'fair-quill-built';
+const PARTS = '/_next/static/built.json';
+/** Pages with what they show; ui/device/keptPages.ts throws them away. */
+const SEEN = 'fair-quill-seen';
+/** Where it stands whose they are, and for how many days they are kept. */
+const KEEPING = '/kept-for';
+/** When a page was kept: milliseconds. */
+const KEPT_AT = 'x-kept-at';
+
+const DAY = 86_400_000;
+/** A server that does not answer is waited for so many milliseconds, where there is a page to show instead. */
+const PATIENCE = 5_000;
+/** Pages of which nothing is shown keep so long: milliseconds. */
+const FRESH = 60_000;
+const MOST_PAGES = 200;
+const UNREACHED = new Set([502, 503, 504]);
 
 self.addEventListener('install', (event) => {
   event.waitUntil(
     caches
-      .open(KEPT)
+      .open(OWN)
       .then((cache) => cache.add(new Request(OFFLINE, { cache: 'reload' })))
       .then(() => self.skipWaiting()),
   );
 });
 
 self.addEventListener('activate', (event) => {
+  const ours = new Set([OWN, BUILT, SEEN]);
   event.waitUntil(
     caches
       .keys()
-      .then((names) => Promise.all(names.filter((name) => name !== KEPT).map((name) => caches.delete(name))))
+      .then((names) =>
+        Promise.all(names.filter((name) => !ours.has(name)).map((name) => caches.delete(name))),
+      )
       .then(() => self.clients.claim()),
   );
 });
 
 self.addEventListener('fetch', (event) => {
-  if (event.request.mode !== 'navigate') return;
-  event.respondWith(
-    fetch(event.request).catch(async () => (await caches.match(OFFLINE)) ?? Response.error()),
-  );
+  const { request } = event;
+  const url = new URL(request.url);
+  if (request.method !== 'GET' || url.origin !== self.location.origin) return;
+  if (request.mode === 'navigate') event.respondWith(page(request, url));
+  else if (url.pathname.startsWith('/_next/static/')) event.respondWith(part(request));
+  else if (request.destination === 'image' && url.pathname.startsWith('/api/pictures/'))
+    event.respondWith(picture(request));
 });
+
+self.addEventListener('message', (event) => {
+  const { keep, ahead = [], owner, days } = event.data ?? {};
+  if (typeof keep === 'string') event.waitUntil(keepPages([keep], ahead, { owner, days }));
+});
+
+/** A page from the server, or as it was seen last. */
+async function page(request, url) {
+  const asked = fetch(request);
+  try {
+    const patience = new Promise((resolve) => setTimeout(resolve, PATIENCE));
+    const answer = await Promise.race([asked, patience]);
+    if (answer && !UNREACHED.has(answer.status)) return answer;
+    return (await keptPage(url)) ?? (await asked);
+  } catch {
+    return (await keptPage(url)) ?? (await caches.match(OFFLINE, { cacheName: OWN })) ?? Response.error();
+  }
+}
+
+/** A page that was kept, unless it has been kept for too long. */
+async function keptPage(url) {
+  const cache = await caches.open(SEEN);
+  const [kept, keeping] = await Promise.all([cache.match(placeOf(url)), keepingOf(cache)]);
+  if (!kept || !keeping || isOver(kept, keeping.days)) return undefined;
+  return kept;
+}
+
+/** Where a page is kept. A letter's template and turn are read from the address by the page itself. */
+function placeOf({ pathname, searchParams, search }) {
+  if (pathname !== '/write') return pathname + search;
+  return `/write?from=${encodeURIComponent(searchParams.get('from') ?? '')}`;
+}
+
+function isOver(kept, days) {
+  return Date.now() - Number(kept.headers.get(KEPT_AT)) > days * DAY;
+}
+
+async function keepingOf(cache) {
+  return (await cache.match(KEEPING))?.json();
+}
+
+/** Keeps pages as they are now, and what they are built of; those of somebody else go. */
+async function keepPages(paths, ahead, { owner, days }) {
+  if (!(await caches.has(SEEN)) || (await keepingOf(await caches.open(SEEN)))?.owner !== owner)
+    await caches.delete(SEEN);
+  if (!days) return void (await caches.delete(SEEN));
+  const cache = await caches.open(SEEN);
+  await cache.put(KEEPING, Response.json({ owner, days }));
+  await dropOld(cache, days);
+  for (const path of paths) await keepPage(cache, path, owner, FRESH).catch(() => undefined);
+  await keepParts(days, paths).catch(() => undefined);
+  // What may be wanted next is kept a while longer, and not where every byte counts.
+  if (self.navigator.connection?.saveData) return;
+  for (const path of ahead) await keepPage(cache, path, owner, 30 * FRESH).catch(() => undefined);
+}
+
+async function keepPage(cache, path, owner, fresh) {
+  const url = new URL(path, self.location.origin);
+  const place = placeOf(url);
+  const before = await cache.match(place);
+  if (before && Date.now() - Number(before.headers.get(KEPT_AT)) < fresh) return;
+  const answer = await fetch(url, { headers: { accept: 'text/html' } });
+  const type = answer.headers.get('content-type') ?? '';
+  if (!answer.ok || answer.redirected || !type.startsWith('text/html')) return;
+  const html = await answer.text();
+  // Somebody else may have signed in meanwhile.
+  if (!html.includes(`data-owner="${owner}"`) || (await keepingOf(cache))?.owner !== owner) return;
+  const headers = new Headers(answer.headers);
+  const at = String(Date.now());
+  headers.set(KEPT_AT, at);
+  for (const name of ['content-encoding', 'content-length']) headers.delete(name);
+  // The page tells its reader of when it is.
+  await cache.put(place, new Response(html.replace('<html ', `<html data-kept-at="${at}" `), { headers }));
+}
+
+/** Pages that were kept for too long go, and the oldest where there are too many. */
+async function dropOld(cache, days) {
+  const keys = (await cache.keys()).filter(({ url }) => new URL(url).pathname !== KEEPING);
+  const most = Math.max(0, keys.length - MOST_PAGES);
+  for (const [at, key] of keys.entries())
+    if (at < most || isOver(await cache.match(key), days)) await cache.delete(key);
+}
+
+/**
+ * The parts that are built and not here yet, those of the pages first; those of an earlier build stay as long as pages may need
+ * them.
+ */
+async function keepParts(days, pages) {
+  const answer = await fetch(PARTS, { cache: 'reload' });
+  if (!answer.ok) return;
+  const parts = new Set(await answer.json());
+  const cache = await caches.open(BUILT);
+  for (const key of await cache.keys()) {
+    const { pathname } = new URL(key.url);
+    const age = Date.now() - Date.parse((await cache.match(key)).headers.get('date') ?? '');
+    if (!parts.delete(pathname) && !(age < days * DAY)) await cache.delete(key);
+  }
+  const html = (await Promise.all(pages.map((url) => keptPage(new URL(url, self.location.origin)))))
+    .filter(Boolean)
+    .map((kept) => kept.text());
+  const named = (await Promise.all(html)).join('');
+  const wanted = [...parts].sort((a, b) => named.includes(b) - named.includes(a));
+  const next = async () => {
+    for (let path = wanted.shift(); path; path = wanted.shift())
+      await cache.add(new Request(path, { priority: 'low' }));
+  };
+  // A few at a time: whoever is looking at a page comes first.
+  await Promise.all([next(), next(), next()]);
+}
+
+async function part(request) {
+  const cache = await caches.open(BUILT);
+  const kept = await cache.match(request.url);
+  if (kept) return kept;
+  const answer = await fetch(request);
+  if (answer.ok) await cache.put(request.url, answer.clone());
+  return answer;
+}
+
+/** A picture from the server, or as it was seen last: its address tells its contents. */
+async function picture(request) {
+  const cache = (await caches.has(SEEN)) && (await caches.open(SEEN));
+  const kept = cache && (await cache.match(request.url));
+  if (kept) return kept;
+  const answer = await fetch(request);
+  if (cache && answer.ok) {
+    const headers = new Headers(answer.headers);
+    headers.set(KEPT_AT, String(Date.now()));
+    await cache.put(request.url, new Response(await answer.clone().blob(), { headers }));
+  }
+  return answer;
+}

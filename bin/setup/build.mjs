@@ -28,7 +28,18 @@ export async function ensureBuild(distDir, environment) {
       throw new Sentence('The disk is full. Make room and start again.');
     throw new Sentence(`The application could not be built:\n${output.trim()}`);
   }
+  await listParts(path.join(ROOT, distDir, 'static'));
   await writeFile(stamp, wanted);
+}
+
+/** Writes down what a browser may fetch of the build, for devices that keep it (public/service-worker.js). */
+async function listParts(folder) {
+  const files = (await filesOf(folder)).map((file) => path.relative(folder, file).split(path.sep).join('/'));
+  const parts = files.filter((file) => !file.endsWith('.map') && file !== 'built.json').sort();
+  await writeFile(
+    path.join(folder, 'built.json'),
+    JSON.stringify(parts.map((file) => `/_next/static/${file}`)),
+  );
 }
 
 async function fingerprint() {

@@ -6,7 +6,7 @@ import '@fontsource-variable/literata/wght-italic.css';
 import '@fontsource-variable/public-sans/index.css';
 import { FONTS_COOKIE } from '../ui/shell/fontsCookie';
 import { OwnFonts } from '../ui/shell/OwnFonts';
-import { ServiceWorker } from '../ui/shell/ServiceWorker';
+import { ServiceWorker } from '../ui/device/ServiceWorker';
 import '../ui/theme/theme.scss';
 
 export const metadata: Metadata = { title: { default: 'Fair Quill', template: '%s · Fair Quill' } };

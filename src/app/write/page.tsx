@@ -12,12 +12,12 @@ import { readStartingPoint } from '../../core/records/which/readStartingPoint';
 export const metadata: Metadata = { title: 'Write' };
 
 type Props = {
-  searchParams: Promise<Partial<Record<'from' | 'template' | 'turn', string | string[]>>>;
+  searchParams: Promise<Partial<Record<'from' | 'template', string | string[]>>>;
 };
 
 export default async function WritePage({ searchParams }: Props) {
   const member = await requireMember();
-  const { from, template, turn } = await searchParams;
+  const { from, template } = await searchParams;
   const start = readStartingPoint(from);
   if (!start) notFound();
   const asked = typeof template === 'string' ? { template } : {};
@@ -30,8 +30,6 @@ export default async function WritePage({ searchParams }: Props) {
       <WritingPage
         key={`${start.kind}:${start.key}`}
         start={start}
-        {...asked}
-        inTurn={turn !== undefined}
         {...(first ? { given: first.facts } : {})}
       >
         {first?.letter && <LetterToRead letter={first.letter} />}

@@ -36,6 +36,8 @@ export const LETTER_CHOICES = object({
 export const LETTER_TO_SEND = object({
   /** made when writing began: the same letter sent again is none */
   id: string().uuid().required(),
+  /** business and member: where somebody else has signed in on the device since, it is not sent in their name */
+  writer: string().max(200),
   /** `invoice:LPC-1048` */
   from: string().required().max(200),
   templateVersion: VERSION,

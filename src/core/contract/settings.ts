@@ -12,5 +12,7 @@ export const SETTINGS = object({
   takeBackSeconds: number().integer().min(5).max(120),
   /** days within which the same letter to the same person is asked about */
   sameLetterDays: number().integer().min(1).max(90),
+  /** days for which what was seen last stays on a device, for when there is no connection; 0: nothing does */
+  deviceDays: number().integer().min(0).max(60),
 }).noUnknown();
 export type Settings = InferType<typeof SETTINGS>;

@@ -27,6 +27,7 @@ export const BUSINESS = {
   idle_days: or(whole(), 14),
   take_back_seconds: or(whole(), 10),
   same_letter_days: or(whole(), 7),
+  device_days: or(whole(), 7),
   custom: or(json<Custom>(), {}),
   version: or(whole(), 1),
   set_up: maybe(json<SetUp>()),

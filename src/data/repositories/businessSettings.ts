@@ -10,6 +10,7 @@ const COLUMNS = {
   idleDays: 'idle_days',
   takeBackSeconds: 'take_back_seconds',
   sameLetterDays: 'same_letter_days',
+  deviceDays: 'device_days',
 } as const;
 
 export async function businessSettings({ models }: Database, business_id: string): Promise<BusinessSettings> {

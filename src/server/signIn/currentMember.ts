@@ -13,6 +13,8 @@ export interface CurrentMember {
   role: 'owner' | 'member';
   /** whether they may change what everyone writes with */
   changesShared: boolean;
+  /** so many days what they have seen stays on their device */
+  deviceDays: number;
   /** what the business calls a booking */
   words: BookingWords;
 }
@@ -31,7 +33,7 @@ async function memberOf(hash: string): Promise<CurrentMember | undefined> {
   >(
     `select member.business_id, business.name as business_name, member.id, member.key, member.full_name, member.role,
        member.role = 'owner' or member.changes_shared as "changesShared",
-       business.booking_label, session.seen_at < now() - interval '5 minutes' as away
+       business.device_days as "deviceDays", business.booking_label, session.seen_at < now() - interval '5 minutes' as away
      from session
      join member on member.business_id = session.business_id and member.id = session.member_id
      join business on business.id = session.business_id

@@ -10,5 +10,6 @@ export const imke: CurrentMember = {
   full_name: 'Imke Sandoval',
   role: 'owner',
   changesShared: true,
+  deviceDays: 7,
   words: { booking: 'visit', bookings: 'visits' },
 };

@@ -4,9 +4,9 @@ import Link from 'next/link';
 import { useCallback, useEffect, useState } from 'react';
 import type { ListedDraft } from '../../core/contract/drafts';
 import { askServer } from '../writing/askServer';
-import { draftKey, dropDraft, goneHere, listDrafts } from '../writing/drafts';
+import { draftKey, dropDraft, goneHere, listDrafts } from '../drafts/drafts';
 import { writePath } from '../writing/writePath';
-import { forgetDraft } from '../writing/draftsElsewhere';
+import { forgetDraft } from '../drafts/draftsElsewhere';
 import { readStartingPoint } from '../../core/records/which/readStartingPoint';
 
 type Begun = Pick<ListedDraft, 'id' | 'from' | 'name' | 'template' | 'template_key' | 'at'>;

@@ -3,7 +3,7 @@
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
-import { askToTakeBack } from '../writing/askToTakeBack';
+import { askToTakeBack } from '../sending/askToTakeBack';
 
 /** Takes a letter back that has not gone yet. */
 export function TakeBack({ id, going }: { id: string; going: boolean }) {

@@ -7,7 +7,7 @@ import type { WriteOnAnswer } from '../../core/contract/letters';
 import type { Refusal } from '../../core/contract/refusal';
 import { readStartingPoint } from '../../core/records/which/readStartingPoint';
 import { askServer } from '../writing/askServer';
-import { draftKey, renewDraft } from '../writing/drafts';
+import { draftKey, renewDraft } from '../drafts/drafts';
 import { writePath } from '../writing/writePath';
 
 /** Takes a letter out of what is to go, and opens its words to be written on. */

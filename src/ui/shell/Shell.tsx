@@ -1,21 +1,30 @@
 import Link from 'next/link';
 import type { ReactNode } from 'react';
 import { Palette } from '../palette/Palette';
+import { KeptPage } from '../device/KeptPage';
 import { RemovedNote } from '../records/RemovedNote';
+import { ShelfNotes } from '../sending/ShelfNotes';
 import { Keys } from './Keys';
 import { Places } from './Places';
 import { SignOutButton } from './SignOutButton';
 
 interface Props {
-  member: { full_name: string; business_id: string; business_name: string; key: string };
+  member: {
+    full_name: string;
+    business_id: string;
+    business_name: string;
+    key: string;
+    deviceDays: number;
+  };
   /** the index of the place, and the page */
   children: ReactNode;
 }
 
 /** The frame of every place: the places, and what stands there. */
 export function Shell({ member, children }: Props) {
+  const owner = `${member.business_id} ${member.key}`;
   return (
-    <div className="shell">
+    <div className="shell" data-owner={owner}>
       <a className="visually-hidden-focusable skip" href="#page">
         Skip to the page
       </a>
@@ -32,9 +41,13 @@ export function Shell({ member, children }: Props) {
           <span>{member.business_name}</span>
           <Palette />
           <Keys />
-          <SignOutButton owner={`${member.business_id} ${member.key}`} />
+          <SignOutButton owner={owner} />
         </div>
       </header>
+      <div className="device-notes">
+        <KeptPage owner={owner} days={member.deviceDays} />
+        <ShelfNotes owner={owner} />
+      </div>
       <main className="place-area">{children}</main>
       <RemovedNote />
     </div>

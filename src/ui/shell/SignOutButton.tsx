@@ -4,8 +4,11 @@ import { useState } from 'react';
 import { clearFilesHere } from '../bringing/fileHere';
 import { clearKeptHere } from '../forms/keptHere';
 import { clearTypedWords } from '../templates/useTypedWords';
-import { giveDrafts } from '../writing/draftsElsewhere';
-import { clearDrafts, listDrafts } from '../writing/drafts';
+import { clearKeptPages } from '../device/keptPages';
+import { giveDrafts } from '../drafts/draftsElsewhere';
+import { clearDrafts, listDrafts } from '../drafts/drafts';
+import { giveShelf } from '../sending/giveShelf';
+import { clearShelf, isOnlyHere, shelfOf } from '../sending/shelf';
 import { clearTemplatesHere } from '../writing/templatesHere';
 
 /**
@@ -17,8 +20,10 @@ export function SignOutButton({ owner }: { owner: string }) {
   const [failed, setFailed] = useState(false);
 
   async function ask() {
+    await giveShelf(owner).catch(() => undefined);
     await giveDrafts(owner).catch(() => undefined);
-    if ((await listDrafts()).some(({ changed, version }) => changed || !version)) setAsking(true);
+    const isDraftHere = (await listDrafts()).some(({ changed, version }) => changed || !version);
+    if (isDraftHere || (await shelfOf()).some(isOnlyHere)) setAsking(true);
     else await signOut();
   }
 
@@ -26,6 +31,8 @@ export function SignOutButton({ owner }: { owner: string }) {
     const answer = await fetch('/api/session', { method: 'DELETE' }).catch(() => undefined);
     if (!answer?.ok) return setFailed(true);
     await clearDrafts();
+    await clearShelf();
+    await clearKeptPages();
     await clearTemplatesHere();
     await clearFilesHere();
     clearTypedWords();
@@ -36,7 +43,7 @@ export function SignOutButton({ owner }: { owner: string }) {
   if (asking) {
     return (
       <div role="alertdialog" aria-label="Sign out">
-        <p>A letter you have begun is only on this device, and goes when you sign out.</p>
+        <p>A letter you have written is only on this device, and is lost when you sign out.</p>
         <button type="button" className="btn btn-link" onClick={() => void signOut()}>
           Sign out all the same
         </button>

@@ -1,10 +1,11 @@
 'use client';
 
-import { useId, useRef, useState, type FormEvent } from 'react';
+import { useEffect, useId, useRef, useState, type FormEvent } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import type { Refusal } from '../../core/contract/refusal';
 import type { Credentials } from '../../core/contract/session';
+import { clearKeptPages } from '../device/keptPages';
 
 interface Props {
   /** where to go then */
@@ -22,6 +23,9 @@ export function SignInForm({ to, demonstration, note }: Props) {
   const form = useRef<HTMLFormElement>(null);
   const messageId = useId();
 
+  // Nobody is signed in: what the last one has seen is no longer shown here.
+  useEffect(() => void clearKeptPages(), []);
+
   async function submit(event: FormEvent<HTMLFormElement>) {
     event.preventDefault();
     const data = new FormData(event.currentTarget);
@@ -33,6 +37,7 @@ export function SignInForm({ to, demonstration, note }: Props) {
     setProblem(undefined);
     const failed = await askToSignIn(email, password);
     if (!failed) {
+      await clearKeptPages();
       window.location.assign(to);
       return;
     }

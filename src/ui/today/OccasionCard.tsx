@@ -6,7 +6,7 @@ import type { OccasionToRest, OccasionToWake, Rest } from '../../core/contract/o
 import type { TodayCard } from '../../core/contract/today';
 import type { Done } from '../../core/contract/refusal';
 import { askServer } from '../writing/askServer';
-import { turnPath } from '../writing/nextLetter';
+import { turnPath } from '../sending/nextLetter';
 
 const WAYS_TO_REST: readonly { rest: Rest; words: string; said: string }[] = [
   { rest: 'next working day', words: 'Later', said: 'Put off until the next working day.' },

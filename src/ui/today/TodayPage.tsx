@@ -31,6 +31,11 @@ const SETTINGS = [
     label: 'Days without use until a device is signed out',
     choices: [1, 3, 7, 14, 30],
   },
+  {
+    name: 'deviceDays',
+    label: 'Days for which a device keeps what was seen last, for when there is no connection',
+    choices: [0, 1, 3, 7, 14, 30, 60],
+  },
 ] as const;
 
 /** What is worth writing now, each with its letter begun; and the day's visits. */

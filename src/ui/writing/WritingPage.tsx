@@ -1,7 +1,7 @@
 'use client';
 
 import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
-import { useRouter } from 'next/navigation';
+import { useRouter, useSearchParams } from 'next/navigation';
 import type { WritingAnswer } from '../../core/contract/writing';
 import type { StartingPoint } from '../../core/records/which/situation';
 import { nameStart } from '../../core/describe/nameStart';
@@ -10,12 +10,12 @@ import type { Choices } from '../../core/writing/letter';
 import { useFreeDays } from '../work/useFreeDays';
 import { AskedFor } from './AskedFor';
 import { afterPaint } from '../shell/afterPaint';
-import { renewDraft } from './drafts';
-import { OlderDrafts, Overtaken } from './OtherDrafts';
+import { renewDraft } from '../drafts/drafts';
+import { OlderDrafts, Overtaken } from '../drafts/OtherDrafts';
 import { recordPath } from '../records/recordPath';
-import { JustSent, rememberSent } from './JustSent';
-import { turnPath, useNextLetter } from './nextLetter';
-import { LetterFoot } from './LetterFoot';
+import { JustSent, rememberSent } from '../sending/JustSent';
+import { turnPath, useNextLetter } from '../sending/nextLetter';
+import { LetterFoot } from '../sending/LetterFoot';
 import { LetterHead } from './LetterHead';
 import { LetterheadAround } from '../document/LetterheadAround';
 import { LetterPage, useLetter } from './LetterPage';
@@ -23,20 +23,16 @@ import type { LetterNow } from './letterStore';
 import { makeReady } from './makeReady';
 import { TemplateChooser } from './TemplateChooser';
 import { useChoosing, type How } from './useChoosing';
-import { useDraft } from './useDraft';
-import { useSending } from './useSending';
+import { useDraft } from '../drafts/useDraft';
+import { useSending } from '../sending/useSending';
 import { Waiting } from './Waiting';
 import { Reworded } from './Reworded';
 import { writePath } from './writePath';
 import { WritingMargin } from './WritingMargin';
-import { signInAgain, useWriting, type Writing } from './useWriting';
+import { signInAgain, useWriting, type Anew, type AskedLetter, type Writing } from './useWriting';
 
 interface Props {
   start: StartingPoint;
-  /** the template to begin with */
-  template?: string;
-  /** whether it is one of several, read one after the other */
-  inTurn?: boolean;
   /** what it is written from, where it came with the document */
   given?: WritingAnswer;
   /** the letter as it can be read until then */
@@ -44,17 +40,18 @@ interface Props {
 }
 
 /** Where a letter is written: the templates that fit, the page, its margin. */
-export function WritingPage({ start, template, inTurn = false, given, children }: Props) {
+export function WritingPage({ start, given, children }: Props) {
   const from = `${start.kind}:${start.key}`;
-  const [writing, load] = useWriting(from, start, template, given);
+  const asked = useAsked();
+  const [writing, load] = useWriting(from, start, asked, given);
   if (writing.state === 'ready') {
     return (
       <Desk
         key={`${from} ${writing.draft.id}`}
         writing={writing}
         start={start}
-        template={template}
-        inTurn={inTurn}
+        template={asked.template}
+        inTurn={asked.inTurn}
         onRefresh={load}
       />
     );
@@ -67,15 +64,24 @@ export function WritingPage({ start, template, inTurn = false, given, children }
   );
 }
 
+/** What the address asks for. A page that this device has kept may have been another template's when it was. */
+function useAsked(): AskedLetter & { inTurn: boolean } {
+  const asked = useSearchParams();
+  const [template, letter] = [asked.get('template') ?? undefined, asked.get('letter') ?? undefined];
+  return { template, letter, inTurn: asked.has('turn') };
+}
+
 const NO_DAYS: readonly string[] = [];
 
 interface DeskProps {
   writing: Writing;
   start: StartingPoint;
+  /** the template to begin with */
   template: string | undefined;
+  /** whether it is one of several, read one after the other */
   inTurn: boolean;
   /** gives whether the records came */
-  onRefresh: (draft: () => Writing['draft']) => Promise<boolean>;
+  onRefresh: (draft: () => Writing['draft'], how?: Anew) => Promise<boolean>;
 }
 
 function Desk({ writing, start, template, inTurn, onRefresh }: DeskProps) {
@@ -87,8 +93,6 @@ function Desk({ writing, start, template, inTurn, onRefresh }: DeskProps) {
   const [chosen, setChosen] = useState<string>();
   const [listOpen, setListOpen] = useState(false);
   const page = useRef<HTMLDivElement>(null);
-  const { sending, send, takeBack, asFile } = useSending(writing, from);
-  const next = useNextLetter(from, inTurn || sending.state === 'kept');
   const router = useRouter();
   const { project, booking, invoice, recipients } = view?.choices ?? {};
   const taken = JSON.stringify({ project, booking, invoice, recipients });
@@ -98,6 +102,10 @@ function Desk({ writing, start, template, inTurn, onRefresh }: DeskProps) {
     [store, start, taken],
   );
   const name = situation.client?.record.name ?? situation.client?.record.email ?? 'somebody';
+  const { sending, send, takeBack, asFile } = useSending(writing, from, name);
+  // It has left its writer's hands.
+  const closed = sending.state === 'kept' || sending.state === 'on the shelf';
+  const next = useNextLetter(from, inTurn || closed);
 
   useEffect(() => makeReady(store.desk), [store]);
   useEffect(() => () => store.leave(), [store]);
@@ -125,7 +133,7 @@ function Desk({ writing, start, template, inTurn, onRefresh }: DeskProps) {
     if (first !== undefined && !Array.isArray(store.desk.compile(first))) store.choose({ template: first });
   }, [view, template, store, start, writing]);
 
-  const { keep, overtaken, keepMine, theirs } = useDraft(writing, name, sending.state !== 'kept');
+  const { keep, overtaken, keepMine, theirs } = useDraft(writing, name, !closed);
 
   const goTo = (hole: string) => {
     setChosen(hole);
@@ -169,7 +177,7 @@ function Desk({ writing, start, template, inTurn, onRefresh }: DeskProps) {
 
   const [stale, setStale] = useState(false);
   const anew = useCallback(
-    async (from: () => Writing['draft']) => setStale(!(await onRefresh(from))),
+    async (from: () => Writing['draft'], how?: Anew) => setStale(!(await onRefresh(from, how))),
     [onRefresh],
   );
   const refresh = useCallback(
@@ -178,20 +186,20 @@ function Desk({ writing, start, template, inTurn, onRefresh }: DeskProps) {
   );
 
   /** The one that was taken back keeps its id; this is a new letter with the same words. */
-  const writeOn = async () => {
+  const writeOn = async (how?: Anew) => {
     const renewed = await renewDraft(draftKey, { ...draft, ...begun(store.now()!) });
-    await anew(() => renewed);
+    await anew(() => renewed, how);
   };
 
   const takeItBack = async () => {
-    if (await takeBack()) await writeOn();
+    // One that waits for a connection is written on without.
+    const how = sending.state === 'on the shelf' ? 'as it is' : 'fetched';
+    if (await takeBack()) await writeOn(how);
   };
 
   const enquiry = start.kind === 'enquiry' ? situation.enquiry?.record : undefined;
   const told = useFreeDays(enquiry?.wanted_on ?? NO_DAYS, { near: true, enquiry: enquiry?.key });
-  const asked = enquiry && sending.state !== 'kept' && (
-    <AskedFor enquiry={enquiry} told={told} store={store} view={view} />
-  );
+  const asked = enquiry && !closed && <AskedFor enquiry={enquiry} told={told} store={store} view={view} />;
 
   const { client } = situation;
   const after =
@@ -205,7 +213,7 @@ function Desk({ writing, start, template, inTurn, onRefresh }: DeskProps) {
         from={`from ${nameStart(situation)}`}
         writing={writing}
         situation={situation}
-        letter={sending.state === 'kept' ? undefined : view?.choices}
+        letter={closed ? undefined : view?.choices}
         onChoose={(key, how) => void chooseTemplate(key, how)}
         behind={view !== undefined && !listOpen}
       >
@@ -231,7 +239,7 @@ function Desk({ writing, start, template, inTurn, onRefresh }: DeskProps) {
             {choosing.words}
           </p>
         )}
-        {sending.state !== 'kept' && (
+        {!closed && (
           <OlderDrafts
             draftKey={draftKey}
             drafts={writing.begun}
@@ -249,7 +257,7 @@ function Desk({ writing, start, template, inTurn, onRefresh }: DeskProps) {
                 store={store}
                 onBack={() => setListOpen(true)}
                 back={{ name, href: recordPath(start) }}
-                closed={sending.state === 'kept'}
+                closed={closed}
               />
               <Reworded writing={writing} template={view.choices.template} />
               <LetterheadAround part={view.filled.around?.top} />
@@ -260,7 +268,7 @@ function Desk({ writing, start, template, inTurn, onRefresh }: DeskProps) {
                 onChoose={setChosen}
                 onSend={(andNext) => (andNext && inTurn ? void sendAndNext() : sendOrGo())}
                 page={page}
-                closed={sending.state === 'kept'}
+                closed={closed}
               />
               <LetterheadAround part={view.filled.around?.foot} />
               <LetterFoot
@@ -280,7 +288,7 @@ function Desk({ writing, start, template, inTurn, onRefresh }: DeskProps) {
                 after={after}
               />
             </article>
-            {sending.state === 'kept' ? (
+            {closed ? (
               <aside className="margin" aria-label="Margin" />
             ) : (
               <WritingMargin

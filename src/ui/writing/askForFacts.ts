@@ -1,7 +1,8 @@
 import type { WritingAnswer, TemplateList } from '../../core/contract/writing';
 import { tellCountries } from '../../core/fill/formats/phones/tellCountries';
+import { pageKeptAt } from '../device/keptPages';
 import { askServer, type Answer } from './askServer';
-import { editionHere, listFor } from './templatesHere';
+import { editionHere, listFor, listHere } from './templatesHere';
 
 /**
  * Asks for what a letter is written from, without what this device has of it.
@@ -16,9 +17,11 @@ export async function askForFacts(
   given?: WritingAnswer,
 ): Promise<Answer<WritingAnswer> & { list?: TemplateList | undefined }> {
   const edition = await editionHere();
+  const keptAt = pageKeptAt();
   if (given) {
-    const list = await listFor(given);
-    if (list) return ready(given, list);
+    // A page that was kept earlier may be older than the templates that are here.
+    const list = (keptAt !== undefined && (await listHere(given))) || (await listFor(given));
+    if (list) return ready(keptAt === undefined ? given : asOfNow(given, keptAt), list);
   }
   const asked = new URLSearchParams({
     from,
@@ -28,6 +31,11 @@ export async function askForFacts(
   const answer = await askServer<WritingAnswer>(`/api/writing?${asked}`);
   if ('offline' in answer || answer.status !== 200) return answer;
   return ready(answer.body, await listFor(answer.body));
+}
+
+/** Time has passed since the page was kept: "tomorrow" is another day. */
+function asOfNow(given: WritingAnswer, keptAt: number): WritingAnswer {
+  return { ...given, now: given.now + Math.max(0, Date.now() - keptAt) };
 }
 
 function ready(body: WritingAnswer, list: TemplateList | undefined) {

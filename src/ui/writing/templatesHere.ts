@@ -12,6 +12,8 @@ import { askServer } from './askServer';
 /** A list of templates as this device keeps it. Its edition tells whose it is, too. */
 interface KeptList {
   edition: string;
+  /** business and member */
+  owner?: string;
   list: TemplateList;
 }
 
@@ -44,7 +46,7 @@ export async function editionHere(): Promise<string | undefined> {
  */
 export async function listFor(facts: WritingAnswer): Promise<TemplateList | undefined> {
   if (facts.list) {
-    list = { edition: facts.edition, list: facts.list };
+    list = { edition: facts.edition, owner: ownerOf(facts), list: facts.list };
     await keepWords(facts.words ?? []);
     await set(LIST, list, store()).then(
       () => tellServer(facts.edition),
@@ -53,6 +55,16 @@ export async function listFor(facts: WritingAnswer): Promise<TemplateList | unde
     await dropOthers(facts.list.templates).catch(() => undefined);
   }
   return list?.edition === facts.edition ? list.list : undefined;
+}
+
+/** The list that is here, whatever edition it is: undefined where it is somebody else's, or there is none. */
+export async function listHere(facts: WritingAnswer): Promise<TemplateList | undefined> {
+  await editionHere();
+  return list?.owner === ownerOf(facts) ? list.list : undefined;
+}
+
+function ownerOf({ business, member }: WritingAnswer): string {
+  return `${business} ${member}`;
 }
 
 /** The words of templates that are on this device, in the versions that are listed. */

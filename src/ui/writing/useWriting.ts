@@ -10,8 +10,9 @@ import { WritingDesk } from '../../core/writing/writingDesk';
 import { askForFacts } from './askForFacts';
 import { templatesOf } from '../../core/writing/letter';
 import { bringWords } from './bringWords';
-import { bringDrafts } from './draftsElsewhere';
-import { draftKey, openDraft, type Draft } from './drafts';
+import { bringDrafts } from '../drafts/draftsElsewhere';
+import { draftKey, openDraft, type Draft } from '../drafts/drafts';
+import { shelved, type ShelvedLetter } from '../sending/shelf';
 import { Proofer } from './proofer';
 import { LetterStore } from './letterStore';
 
@@ -25,8 +26,20 @@ export interface Writing {
   store: LetterStore;
   draft: Draft;
   draftKey: string;
+  /** business and member */
+  owner: string;
+  /** the letter as it waits on this device for a connection, or did until the server refused it */
+  onShelf?: ShelvedLetter;
   /** letters from here that were begun before, with words of their writer's in them */
   begun: Draft[];
+}
+
+/** Which letter from there is asked for. */
+export interface AskedLetter {
+  /** the template to begin with */
+  template: string | undefined;
+  /** the id of one that waits on this device */
+  letter: string | undefined;
 }
 
 export type WritingState =
@@ -35,36 +48,41 @@ export type WritingState =
   | { state: 'fetching'; read: boolean }
   | ({ state: 'ready' } & Writing);
 
+/** Which facts a letter is written on from: those that the server has now, or those that the page has. */
+export type Anew = 'fetched' | 'as it is';
+
 /** Facts that come with a document are of the moment it was opened: they are used for its first letter alone. */
 let documentUsed = false;
 
 /**
  * Fetches the facts once, unless they came with the document, and opens the draft. With `again` they are fetched anew, and
  * what it gives is taken along: the letter as it stands when they have come, with whatever was typed meanwhile. Where they
- * do not come the letter stays as it was; that is told by false.
+ * do not come the letter stays as it was; that is told by false. `as it is`: they are not.
  */
 export function useWriting(
   from: string,
   start: StartingPoint,
-  template: string | undefined,
+  wanted: AskedLetter,
   given?: WritingAnswer,
-): [WritingState, (again?: () => Draft) => Promise<boolean>] {
+): [WritingState, (again?: () => Draft, how?: Anew) => Promise<boolean>] {
   const [writing, setWriting] = useState<WritingState>({
     state: 'fetching',
     read: given !== undefined && !documentUsed,
   });
 
   // The page is made anew for another starting point alone; another template there is chosen on the page.
-  const asked = useRef({ start, template, given });
+  const asked = useRef({ start, wanted, given });
   useEffect(() => {
-    asked.current = { start, template, given };
+    asked.current = { start, wanted, given };
   });
   // What was asked for last is what counts.
   const latest = useRef(0);
+  const last = useRef<Awaited<ReturnType<typeof askForFacts>>>(undefined);
 
   const load = useCallback(
-    async (again?: () => Draft): Promise<boolean> => {
-      const { start: startsAt, template: wanted, given: brought } = asked.current;
+    async (again?: () => Draft, how: Anew = 'fetched'): Promise<boolean> => {
+      const { start: startsAt, wanted, given: brought } = asked.current;
+      const { template } = wanted;
       const mine = ++latest.current;
       const isStale = () => mine !== latest.current;
       const fail = (state: 'offline' | 'failed') => {
@@ -74,15 +92,18 @@ export function useWriting(
       const withDocument = documentUsed || again ? undefined : brought;
       documentUsed = true;
       if (!again && !withDocument) setWriting({ state: 'fetching', read: false });
-      const answer = await askForFacts(from, wanted, withDocument);
+      const answer =
+        (how === 'as it is' && last.current) || (await askForFacts(from, template, withDocument));
       if (isStale()) return true;
       if ('offline' in answer) return fail('offline');
       if (answer.status === 401) signInAgain();
       if (answer.status === 404) setWriting({ state: 'missing' });
       if (answer.status === 401 || answer.status === 404) return true;
       if (answer.status !== 200 || !answer.list) return fail('failed');
+      last.current = answer;
       const { body: facts, list } = answer;
-      const key = draftKey(`${facts.business} ${facts.member}`, startsAt);
+      const owner = `${facts.business} ${facts.member}`;
+      const key = draftKey(owner, startsAt);
       // Without the device's store the letter lives as long as the page.
       if (!again) await bringDrafts(key, facts.drafts).catch(() => undefined);
       if (isStale()) return true;
@@ -93,8 +114,9 @@ export function useWriting(
       const { letters, reworded } = facts;
       const needed = opened.letter
         ? templatesOf(opened.letter.choices)
-        : [beginsWith(desk, startsAt, letters, wanted)].filter((key) => key !== undefined);
+        : [beginsWith(desk, startsAt, letters, template)].filter((key) => key !== undefined);
       if (needed.length > 0 && !(await bringWords(desk, needed, isStale))) return fail('offline');
+      const onShelf = again ? undefined : await shelved(opened.id);
       if (isStale()) return true;
       const draft = again?.() ?? opened;
       const store = new LetterStore(desk, startsAt, new Proofer(desk, facts.phones));
@@ -108,6 +130,8 @@ export function useWriting(
         store,
         draft,
         draftKey: key,
+        owner,
+        ...(onShelf ? { onShelf } : {}),
         begun,
       });
       return true;

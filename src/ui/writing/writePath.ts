@@ -6,3 +6,8 @@ export function writePath(from: StartingPoint | string, template?: string): stri
   const path = `/write?from=${encodeURIComponent(start)}`;
   return template === undefined ? path : `${path}&template=${encodeURIComponent(template)}`;
 }
+
+/** Where a letter is seen again that waits on this device. @param letter its id */
+export function shelvedPath(from: string, template: string, letter: string): string {
+  return `${writePath(from, template)}&letter=${letter}`;
+}

@@ -4,6 +4,7 @@ import { readCopy } from '../../../core/document/readDocument';
 import { UnreadableDocument } from '../../../core/document/kinds';
 import { readSaidOtherwise } from '../../../core/writing/readSaidOtherwise';
 import type { Choices } from '../../../core/writing/letter';
+import type { CurrentMember } from '../../../server/signIn/currentMember';
 import type { WrittenLetter } from '../../../server/sending/readyToGo';
 import { readStartingPoint } from '../../../core/records/which/readStartingPoint';
 import { readJson } from '../readJson';
@@ -12,10 +13,12 @@ import { Refused } from '../refused';
 /** A long letter with its facts, and room. */
 export const LARGEST_LETTER = 2_000_000;
 
-/** A letter as its writer gives it. @throws Refused when it cannot be read */
-export async function readLetter(request: Request): Promise<WrittenLetter> {
+/** A letter as its writer gives it. @throws Refused when it cannot be read, or somebody else has written it */
+export async function readLetter(request: Request, member: CurrentMember): Promise<WrittenLetter> {
   const json = (await readJson(request, LARGEST_LETTER)) as { document?: unknown };
   const letter = await LETTER_TO_SEND.validate(json, { strict: true, stripUnknown: false });
+  if (letter.writer !== undefined && letter.writer !== `${member.business_id} ${member.key}`)
+    throw new Refused(`This letter is another member’s: it goes when they have signed in again.`, 403);
   const start = readStartingPoint(letter.from);
   if (!start) throw new Refused('There is no such record.', 400);
   const { id, templateVersion, facts } = letter;

@@ -25,6 +25,6 @@ export async function GET(request: Request): Promise<Response> {
 /** Takes a letter to be sent. */
 export async function POST(request: Request): Promise<Response> {
   return asMember(request, async (member) =>
-    answeredSending(await sendLetter(member, await readLetter(request))),
+    answeredSending(await sendLetter(member, await readLetter(request, member))),
   );
 }

@@ -5,6 +5,6 @@ import { answeredSending, readLetter } from '../readLetter';
 /** Notes a letter that has gone another way. */
 export async function POST(request: Request): Promise<Response> {
   return asMember(request, async (member) =>
-    answeredSending(await noteElsewhere(member, await readLetter(request))),
+    answeredSending(await noteElsewhere(member, await readLetter(request, member))),
   );
 }

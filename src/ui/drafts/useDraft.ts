@@ -4,7 +4,7 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 import { afterPaint } from '../shell/afterPaint';
 import { giveDraft, overrule, takeDraft } from './draftsElsewhere';
 import { keepDraft, keepLastWords, readDraft, type Draft } from './drafts';
-import type { Writing } from './useWriting';
+import type { Writing } from '../writing/useWriting';
 
 /** Where other words were kept; those of another device with their version. */
 type Overtaken = 'tab' | { version: number };

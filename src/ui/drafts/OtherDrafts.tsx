@@ -1,6 +1,7 @@
 'use client';
 
 import { useState } from 'react';
+import { whenKept } from '../device/whenKept';
 import { forgetDraft } from './draftsElsewhere';
 import { dropDraft, type Draft } from './drafts';
 
@@ -63,13 +64,4 @@ export function Overtaken({
       </button>
     </div>
   );
-}
-
-/** "at 10:20", "on 3 October" */
-function whenKept(at: number): string {
-  const moment = new Date(at);
-  const today = moment.toDateString() === new Date().toDateString();
-  return today
-    ? `at ${moment.toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })}`
-    : `on ${moment.toLocaleDateString('en-GB', { day: 'numeric', month: 'long' })}`;
 }

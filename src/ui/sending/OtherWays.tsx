@@ -7,7 +7,7 @@ import { letterFileName } from '../../core/papers/paperNames';
 import { proofLetter } from '../../core/writing/proofLetter';
 import { sizeTogether } from '../../core/writing/goesAlong';
 import { pictureAddress } from '../document/pictureAddress';
-import type { LetterStore, LetterView } from './letterStore';
+import type { LetterStore, LetterView } from '../writing/letterStore';
 
 interface Props {
   view: LetterView;

@@ -2,8 +2,8 @@
 
 import { useEffect, useState } from 'react';
 import type { NextAnswer } from '../../core/contract/today';
-import { writePath } from './writePath';
-import { askServer } from './askServer';
+import { writePath } from '../writing/writePath';
+import { askServer } from '../writing/askServer';
 
 /** The letter to read after this one, of what is worth writing now. */
 export type NextLetter = NonNullable<NextAnswer['next']> & { href: string };

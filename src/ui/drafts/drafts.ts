@@ -1,5 +1,6 @@
 import { clear, createStore, entries, get, update, type UseStore } from 'idb-keyval';
 import { newId } from '../shell/newId';
+import { shelfOf } from '../sending/shelf';
 import type { CopyDocument } from '../../core/document/copyDocument';
 import type { StartingPoint } from '../../core/records/which/situation';
 import type { Letter } from '../../core/writing/letter';
@@ -54,30 +55,33 @@ export function draftKey(owner: string, { kind, key }: StartingPoint): string {
 }
 
 /**
- * The draft to write on: the newest from the template that was asked for, else the newest of all; begun now when there is
- * none, by one tab only.
+ * The draft to write on: the one that was asked for; else the newest from the template that was, else the newest of all; begun now when
+ * there is none, by one tab only. Those that wait for a connection are not written on.
  * @returns it, and the others with words of their writer's in them
  */
 export async function openDraft(
   key: string,
-  template: string | undefined,
+  { template, letter: asked }: { template: string | undefined; letter: string | undefined },
 ): Promise<{ draft: Draft; others: Draft[] }> {
   const fresh: Draft = { id: newId() };
-  const isWanted = ({ letter }: Draft) =>
-    letter === undefined || template === undefined || letter.choices.template === template;
+  const all = await shelfOf();
+  const waiting = new Set(all.flatMap(({ letter, refused }) => (refused ? [] : [letter.id])));
+  const isWanted = ({ letter, id }: Draft) =>
+    !waiting.has(id) &&
+    (letter === undefined || template === undefined || letter.choices.template === template);
   let list: Draft[] = [fresh];
   let draft = fresh;
   try {
     await bringBackLastWords(key);
     await changeDrafts(key, (before) => {
       const open = before.filter(({ gone }) => !gone).sort((a, b) => (b.at ?? 0) - (a.at ?? 0));
-      draft = open.find(isWanted) ?? fresh;
+      draft = open.find(({ id }) => id === asked) ?? open.find(isWanted) ?? fresh;
       return (list = before.includes(draft) ? before : [...before, draft]);
     });
   } catch {
     // Without storage the letter lives as long as the page.
   }
-  return { draft, others: list.filter((one) => one !== draft && hasOwnWords(one)) };
+  return { draft, others: list.filter((one) => one !== draft && !waiting.has(one.id) && hasOwnWords(one)) };
 }
 
 /**

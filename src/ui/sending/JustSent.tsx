@@ -3,7 +3,7 @@
 import Link from 'next/link';
 import { useState } from 'react';
 import { askToTakeBack } from './askToTakeBack';
-import { renewDraft, type Draft } from './drafts';
+import { renewDraft, type Draft } from '../drafts/drafts';
 import { useSecondsUntil } from './useSecondsUntil';
 
 /** A letter that was sent a moment ago, while the next is read already. */

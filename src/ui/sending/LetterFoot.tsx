@@ -5,14 +5,15 @@ import { readMoment } from '../../core/dates/zone';
 import { laterInWords } from '../../core/writing/laterMoments';
 import { statusAfter } from '../../core/occasions/statusAfter';
 import { nameRecipient } from '../../core/describe/nameRecord';
-import { heldInWords } from './HeldDaysLine';
+import { heldInWords } from '../writing/HeldDaysLine';
 import { LetterGone } from './LetterGone';
-import type { LetterStore, LetterView } from './letterStore';
+import { LetterWaits } from './LetterWaits';
+import type { LetterStore, LetterView } from '../writing/letterStore';
 import type { NextLetter } from './nextLetter';
 import { OtherWays } from './OtherWays';
 import { SendLater } from './SendLater';
-import { ProofMarks } from './ProofMarks';
-import type { Obstacle, Handover } from './useSending';
+import { ProofMarks } from '../writing/ProofMarks';
+import type { Obstacle, Handover } from './handover';
 
 interface Props {
   view: LetterView;
@@ -55,6 +56,7 @@ export function LetterFoot({
   next,
   onSendAndNext,
 }: Props) {
+  if (sending.state === 'on the shelf') return <LetterWaits {...{ onTakeBack, after, next }} />;
   if (sending.state === 'kept') {
     const goes = whenItGoes(view, store) ?? '';
     const status = statusAfter(view.filled.template.head.action?.act, view.filled.situation);

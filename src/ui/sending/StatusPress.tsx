@@ -4,7 +4,7 @@ import { useState } from 'react';
 import type { ChangeStatus } from '../../core/contract/records/status';
 import type { Done } from '../../core/contract/refusal';
 import type { StatusAfter } from '../../core/occasions/statusAfter';
-import { askServer } from './askServer';
+import { askServer } from '../writing/askServer';
 
 /** Has the record follow that a letter was about, in one press, and takes that back. */
 export function StatusPress({ status: { kind, key, from, to, record } }: { status: StatusAfter }) {

@@ -2,7 +2,7 @@ import type { DraftAnswer, DraftToKeep, KeptDraft } from '../../core/contract/dr
 import type { DraftsThere } from '../../core/contract/writing';
 import type { Refusal } from '../../core/contract/refusal';
 import { newId } from '../shell/newId';
-import { askServer } from './askServer';
+import { askServer } from '../writing/askServer';
 import {
   bringBackLastWords,
   changeDrafts,

@@ -1,14 +1,14 @@
 'use client';
 
-import Link from 'next/link';
-import { useEffect, useState, type MouseEvent } from 'react';
 import Button from 'react-bootstrap/Button';
 import { whatIsKnown } from '../../core/cures/cures';
 import type { StatusAfter } from '../../core/occasions/statusAfter';
+import { AfterLinks } from './AfterLinks';
 import type { NextLetter } from './nextLetter';
 import { StatusPress } from './StatusPress';
 import { useSecondsUntil } from './useSecondsUntil';
-import type { Kept } from './useSending';
+import { useSettled } from './useSettled';
+import type { Kept } from './handover';
 
 /** The states of a letter that goes or has gone: its record may follow. For one that waits for its hour it would be another by then. */
 const COUNTS: ReadonlySet<string> = new Set(['going', 'sent', 'delivered', 'opened', 'elsewhere']);
@@ -36,9 +36,6 @@ interface Props {
 /** What has become of a letter that the server has, and what to do next. */
 export function LetterGone({ sending, goes, onTakeBack, onWriteOn, after, held, status, next }: Props) {
   const settled = useSettled();
-  const unlessTwice = (event: MouseEvent) => {
-    if (!settled) event.preventDefault();
-  };
   const seconds = useSecondsUntil(sending.status === 'going' ? sending.goesAt : undefined);
   return (
     <div className="letter-foot">
@@ -68,19 +65,7 @@ export function LetterGone({ sending, goes, onTakeBack, onWriteOn, after, held, 
       )}
       {held && HOLDS.has(sending.status) && <p className="held-line">{held}</p>}
       {status && COUNTS.has(sending.status) && <StatusPress status={status} />}
-      <div className="foot-line foot-links">
-        {next && (
-          <Link href={next.href} prefetch={false} onClick={unlessTwice} className="btn btn-outline-primary">
-            Next: {next.name}, “{next.template.name}”
-          </Link>
-        )}
-        <Link href={after.href} onClick={unlessTwice}>
-          {after.words}
-        </Link>
-        <Link href="/today" onClick={unlessTwice}>
-          Back to Today
-        </Link>
-      </div>
+      <AfterLinks {...{ next, after, settled }} />
     </div>
   );
 }
@@ -114,16 +99,4 @@ function StatusWords({ sending: { status, reason, waits }, goes }: { sending: Ke
     default:
       return <span className="in-order">Sent.{reason ? ` ${reason}` : ''}</span>;
   }
-}
-
-/** A second press on what stood here a moment ago is none on what stands here now: milliseconds. */
-const SETTLES = 600;
-
-function useSettled(): boolean {
-  const [settled, setSettled] = useState(false);
-  useEffect(() => {
-    const timer = setTimeout(() => setSettled(true), SETTLES);
-    return () => clearTimeout(timer);
-  }, []);
-  return settled;
 }

@@ -1,5 +1,5 @@
 import type { TakeBackAnswer } from '../../core/contract/letters';
-import { askServer } from './askServer';
+import { askServer } from '../writing/askServer';
 
 /** Asks for a letter to be taken back. Gives what it is now and whether that was in time; or why that is not known. */
 export async function askToTakeBack(

@@ -9,7 +9,7 @@ import { SCHEMA_DEFAULTS } from '../../core/records/defaults';
 import { laterMoments, whyNotLater } from '../../core/writing/laterMoments';
 import { typedDay } from '../../core/writing/readTypedAnswer';
 import { DayField } from '../forms/DayField';
-import type { LetterStore } from './letterStore';
+import type { LetterStore } from '../writing/letterStore';
 
 interface Props {
   store: LetterStore;

@@ -1,38 +1,25 @@
 'use client';
 
 import { useEffect, useRef, useState } from 'react';
-import type { LetterStatus, LetterToSend, SendAnswer } from '../../core/contract/letters';
+import type { LetterStatus, SendAnswer } from '../../core/contract/letters';
 import type { Refusal } from '../../core/contract/refusal';
-import type { ChangedFact } from '../../core/writing/factsOf';
 import { factsOf } from '../../core/writing/factsOf';
-import type { CopyDocument } from '../../core/document/copyDocument';
-import { askForFile, askServer, type Answer } from './askServer';
+import { dropDraft } from '../drafts/drafts';
+import { askForFile, askServer, type Answer } from '../writing/askServer';
+import type { Writing } from '../writing/useWriting';
+import { shelvedPath } from '../writing/writePath';
 import { askToTakeBack } from './askToTakeBack';
-import { dropDraft } from './drafts';
-import type { Writing } from './useWriting';
-
-export type Handover = { state: 'writing'; problem?: Obstacle } | { state: 'handing over' } | Kept;
-
-/** A letter that the server has. */
-export interface Kept {
-  state: 'kept';
-  /** the id under which the server has it */
-  letter: string;
-  status: string;
-  reason?: string | null;
-  /** by this device's clock */
-  goesAt?: number;
-  /** why it has not gone though its time has come */
-  waits?: string;
-  already?: boolean;
-  /** why it could not be taken back */
-  trouble?: string;
-}
-
-export type Obstacle =
-  | { kind: 'signed out' | 'offline' }
-  | { kind: 'changed'; changed: ChangedFact[] }
-  | { kind: 'refused'; words: string[] };
+import { goesAt, handoverOf, type Handover, type Kept } from './handover';
+import {
+  noteOnShelf,
+  onShelf,
+  shelve,
+  shelved,
+  takeOffShelf,
+  type GivenLetter,
+  type GivenTo,
+  type ShelvedLetter,
+} from './shelf';
 
 const WATCHED = 1000;
 
@@ -41,14 +28,22 @@ const NOT_REACHED =
 const NOT_ANSWERED = 'The server did not answer: it has not been taken back. Press again.';
 const TOO_LATE = 'It was too late to take it back: it has gone.';
 
-/** Hands the letter to the server, and follows what becomes of it. */
-export function useSending({ store, draft, draftKey }: Writing, from: string) {
-  const [sending, setSending] = useState<Handover>({ state: 'writing' });
+/**
+ * Hands the letter to the server, or puts it on the shelf where there is no connection; and follows what becomes of it.
+ * @param from `invoice:LPC-1048`
+ * @param name whom it is to
+ */
+export function useSending(
+  { store, draft, draftKey, owner, onShelf: before }: Writing,
+  from: string,
+  name: string,
+) {
+  const [sending, setSending] = useState<Handover>(() => onTheShelf(before) ?? { state: 'writing' });
   // A second press while the first is on its way is none.
   const busy = useRef(false);
 
   /** The letter as it is given to the server; undefined as long as the proof has something to say. */
-  function given(): (LetterToSend & { document: CopyDocument }) | undefined {
+  function given(): GivenLetter | undefined {
     const now = store.now();
     if (!now || store.marks().length) return undefined;
     const { choices, document, filled } = now;
@@ -57,6 +52,7 @@ export function useSending({ store, draft, draftKey }: Writing, from: string) {
     return {
       document,
       id: draft.id,
+      writer: owner,
       from,
       templateVersion: versionOf(choices.template),
       choices: { ...choices, ...(putIn ? { putIn } : {}) },
@@ -65,21 +61,49 @@ export function useSending({ store, draft, draftKey }: Writing, from: string) {
   }
 
   /** Hands it over to be sent; or has it noted, when it went another way. Gives what the server has, once it has it. */
-  async function send(
-    path: '/api/letters' | '/api/letters/elsewhere' = '/api/letters',
-  ): Promise<Kept | undefined> {
+  async function send(path: GivenTo = '/api/letters'): Promise<Kept | undefined> {
     const letter = given();
     if (busy.current || !letter) return undefined;
     busy.current = true;
     setSending({ state: 'handing over' });
     const answer = await askServer<SendAnswer | Refusal>(path, letter);
     busy.current = false;
-    const now = next(answer, draft.id);
+    if ('offline' in answer && (await putOnShelf(path, letter))) return undefined;
+    const now = handoverOf(answer, draft.id);
     setSending(now);
     if (now.state !== 'kept') return undefined;
-    await dropDraft(draftKey, draft.id);
+    await Promise.all([dropDraft(draftKey, draft.id), takeOffShelf(draft.id)]);
     return now;
   }
+
+  /** Keeps it here until there is a connection; false: this device keeps nothing. */
+  async function putOnShelf(to: GivenTo, letter: GivenLetter): Promise<boolean> {
+    const href = shelvedPath(from, letter.choices.template, letter.id);
+    const put = shelve({ owner, to, letter, name, href, draftKey, at: Date.now() });
+    if (
+      !(await put.then(
+        () => true,
+        () => false,
+      ))
+    )
+      return false;
+    setSending({ state: 'on the shelf' });
+    window.history.replaceState(null, '', href);
+    return true;
+  }
+
+  // Whichever page of this device gives it, what came of it is told here.
+  const waits = sending.state === 'on the shelf';
+  useEffect(() => {
+    if (!waits) return;
+    return onShelf(() => {
+      void shelved(draft.id).then((now) => {
+        const state = onTheShelf(now);
+        if (state) setSending(state);
+        if (now?.kept) void takeOffShelf(draft.id);
+      });
+    });
+  }, [waits, draft.id]);
 
   const letter = sending.state === 'kept' && isOpen(sending.status) ? sending.letter : undefined;
   useEffect(() => {
@@ -99,6 +123,11 @@ export function useSending({ store, draft, draftKey }: Writing, from: string) {
   }, [letter]);
 
   async function takeBack(): Promise<boolean> {
+    if (sending.state === 'on the shelf') {
+      await noteOnShelf(draft.id, { takenBack: true });
+      await dropDraft(draftKey, draft.id);
+      return true;
+    }
     if (sending.state !== 'kept') return false;
     const answer = await askToTakeBack(sending.letter);
     const status = typeof answer === 'string' ? undefined : answer.status;
@@ -114,15 +143,11 @@ export function useSending({ store, draft, draftKey }: Writing, from: string) {
     if (!letter) return undefined;
     const answer = await askForFile('/api/letters/file', letter);
     if ('file' in answer) return answer.file;
-    setSending(next(answer as Answer<SendAnswer | Refusal>, draft.id));
+    setSending(handoverOf(answer as Answer<SendAnswer | Refusal>, draft.id));
     return undefined;
   }
 
   return { sending, send, takeBack, asFile };
-}
-
-function goesAt(goesIn: number | null): { goesAt?: number } {
-  return goesIn === null ? {} : { goesAt: Date.now() + goesIn };
 }
 
 /** Whether something may still become of it. */
@@ -130,37 +155,9 @@ function isOpen(status: string): boolean {
   return status === 'going';
 }
 
-function next(answer: Answer<SendAnswer | Refusal>, id: string): Handover {
-  if ('offline' in answer) return { state: 'writing', problem: { kind: 'offline' } };
-  const { body } = answer;
-  switch (body.result) {
-    case 'going':
-      return { state: 'kept', letter: id, status: 'going', ...goesAt(body.goesIn) };
-    case 'later':
-      return { state: 'kept', letter: id, status: 'later' };
-    case 'noted':
-      return { state: 'kept', letter: id, status: 'elsewhere' };
-    case 'already':
-      return {
-        state: 'kept',
-        letter: id,
-        status: body.status,
-        already: true,
-        ...goesAt(body.goesIn),
-      };
-    case 'changed':
-      return { state: 'writing', problem: { kind: 'changed', changed: body.changed } };
-    case 'stopped':
-      return { state: 'writing', problem: { kind: 'refused', words: body.stops } };
-    case 'gone':
-      return {
-        state: 'writing',
-        problem: { kind: 'refused', words: [`The ${body.what} is no longer there.`] },
-      };
-    default:
-      return {
-        state: 'writing',
-        problem: body.signedOut ? { kind: 'signed out' } : { kind: 'refused', words: [body.error] },
-      };
-  }
+/** How far a letter is that is on the shelf; undefined: it is not, or its writer has taken it back. */
+function onTheShelf(letter: ShelvedLetter | undefined): Handover | undefined {
+  if (!letter || letter.takenBack) return undefined;
+  if (letter.kept) return letter.kept;
+  return letter.refused ? { state: 'writing', problem: letter.refused } : { state: 'on the shelf' };
 }
