@@ -1,7 +1,8 @@
 import type { ReactNode } from 'react';
 import { notFound } from 'next/navigation';
 import type { ClientParts, FormChoices } from '../core/contract/records/formChoices';
-import type { FactsOf, FormKind } from '../core/contract/records/recordForms';
+import type { FactsOf } from '../core/contract/records/recordForms';
+import type { FormKind } from '../core/contract/records/formKinds';
 import { withArticle } from '../core/fill/formats/article';
 import { beginRecord, type BegunFrom } from '../server/records/beginRecord';
 import { clientParts } from '../server/records/clientParts';

@@ -1,4 +1,4 @@
-import { FILE_SIZE } from '../../core/contract/files';
+import { FILE_SIZE } from '../../core/files/limits';
 
 /** A file to be kept on a device: no browser opens it as a page of ours. @param none what is said where there is none */
 export function download(file: { name: string; content: Buffer } | undefined, none: string): Response {

@@ -1,12 +1,10 @@
 import { number, object, string, type InferType } from 'yup';
-import { MOST_ATTACHED, type ShownFile } from './files';
+import { MOST_ATTACHED } from '../files/limits';
+import type { ShownFile } from './files';
 
 /** Where a file comes from that is added to a letter: the client's, the business's own, or brought in for this letter. */
 const SOURCES = ['record', 'own', 'letter'] as const;
 export type Source = (typeof SOURCES)[number];
-
-/** So many files are added to one letter. */
-export const MOST_ADDED = 20;
 
 /** A file that a letter's writer has added. */
 export const ADDED_FILE = object({

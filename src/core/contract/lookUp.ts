@@ -1,9 +1,7 @@
 import { array, object, string, type InferType } from 'yup';
+import { MOST_LOOKED_UP } from '../proof/reading/namedIn';
 import { MOST_PROMISED } from '../proof/reading/promisedDays';
 import { day } from './records/parts';
-
-/** So many words of each kind are looked up for one letter. */
-export const MOST_LOOKED_UP = 60;
 
 const WORDS = array(string().required().max(120)).max(MOST_LOOKED_UP).required();
 

@@ -1,16 +1,4 @@
 import { number, object, type InferType } from 'yup';
-import { sizeInWords } from '../describe/sizeInWords';
-
-/** A picture that is brought in has at most so many bytes; it is scaled before it is kept. */
-export const LARGEST_PICTURE = 25_000_000;
-
-/** A photograph that is kept is at most so wide and so high, in pixels. */
-export const PICTURE_SIDE = 2400;
-
-/** What is said of a larger one. */
-export function tooLargePicture(size: number): string {
-  return `This picture has ${sizeInWords(size)}. At most ${sizeInWords(LARGEST_PICTURE)} can be brought in.`;
-}
 
 const SHARE = number()
   .required()

@@ -1,5 +1,5 @@
 import { QueryTypes } from 'sequelize';
-import type { FormKind } from '../../core/contract/records/recordForms';
+import type { FormKind } from '../../core/contract/records/formKinds';
 import type { Database } from '../database';
 
 type Keyed = 'template' | 'template_group' | 'passage' | 'signature' | FormKind;

@@ -1,9 +1,10 @@
 import { createHash } from 'node:crypto';
-import { endingOf, fileName, MOST_ATTACHED, tooLargeFile } from '../../core/contract/files';
+import { endingOf, fileName } from '../../core/files/fileNames';
+import { MOST_ATTACHED, tooLargeFile } from '../../core/files/limits';
 import type { ReadyFile } from '../../data/repositories/files/files';
 import { scaleInTurn } from './scaleInTurn';
 import { NoPicture } from './scalePicture';
-import { PICTURE_SIDE } from '../../core/contract/pictures';
+import { PICTURE_SIDE } from '../../core/files/limits';
 import { typeOfFile } from './typeOfFile';
 import { wrongFile } from './wrongFile';
 

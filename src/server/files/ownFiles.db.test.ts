@@ -1,6 +1,6 @@
 import sharp from 'sharp';
 import { describe, expect, it } from 'vitest';
-import { MOST_FILES } from '../../core/contract/files';
+import { MOST_FILES } from '../../core/files/limits';
 import { demonstrationDatabase } from '../test/demonstrationDatabase';
 import { imke } from '../test/imke';
 import { NotAllowed } from '../signIn/rights';

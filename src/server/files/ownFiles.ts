@@ -1,14 +1,7 @@
 import { UniqueConstraintError } from 'sequelize';
-import {
-  besideAnother,
-  MOST_FILES,
-  renamed,
-  type FileAnswer,
-  type FileChange,
-  type FileChanged,
-  type ListedFile,
-  type OwnFile,
-} from '../../core/contract/files';
+import type { FileAnswer, FileChange, FileChanged, ListedFile, OwnFile } from '../../core/contract/files';
+import { besideAnother, renamed } from '../../core/files/fileNames';
+import { MOST_FILES } from '../../core/files/limits';
 import { dayLately } from '../../core/describe/dayLately';
 import { filesAlong } from '../../core/writing/goesAlong';
 import {

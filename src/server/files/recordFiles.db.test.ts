@@ -1,7 +1,8 @@
 import { QueryTypes } from 'sequelize';
 import sharp from 'sharp';
 import { beforeAll, describe, expect, it } from 'vitest';
-import { MOST_OF_ONE, type FileOwner } from '../../core/contract/recordFiles';
+import type { FileOwner } from '../../core/contract/recordFiles';
+import { MOST_OF_ONE } from '../../core/files/limits';
 import { sweepRemoved } from '../../data/repositories/files/sweepRemoved';
 import { now } from '../clock';
 import { keepRecord, recordFacts } from '../records/keepRecord';

@@ -1,10 +1,7 @@
-import { freeName, renamed, type FileChange, type FileChanged } from '../../core/contract/files';
-import {
-  MOST_OF_ONE,
-  type FileOwner,
-  type RecordFileAnswer,
-  type RecordFiles,
-} from '../../core/contract/recordFiles';
+import type { FileChange, FileChanged } from '../../core/contract/files';
+import { freeName, renamed } from '../../core/files/fileNames';
+import type { FileOwner, RecordFileAnswer, RecordFiles } from '../../core/contract/recordFiles';
+import { MOST_OF_ONE } from '../../core/files/limits';
 import type { RecordBook } from '../../core/records/recordBook';
 import {
   changeRecordFile as change,

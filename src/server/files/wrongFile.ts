@@ -1,4 +1,4 @@
-import { endingOf } from '../../core/contract/files';
+import { endingOf } from '../../core/files/fileNames';
 import type { FileType } from './typeOfFile';
 
 /** What runs when it is opened: mail servers turn letters away that have such a file. */

@@ -1,5 +1,5 @@
 import type { AlongAnswer, AlongChoices } from '../../core/contract/along';
-import { MOST_OF_ONE } from '../../core/contract/recordFiles';
+import { MOST_OF_ONE } from '../../core/files/limits';
 import { dayAt } from '../../core/dates/zone';
 import { formatsOf } from '../../core/fill/formats/formatsOf';
 import type { StartingPoint } from '../../core/records/which/situation';

@@ -1,5 +1,6 @@
 import { createHash } from 'node:crypto';
-import { freeName, MOST_ATTACHED, tooLargeFile } from '../../core/contract/files';
+import { freeName } from '../../core/files/fileNames';
+import { MOST_ATTACHED, tooLargeFile } from '../../core/files/limits';
 import { alongInWords, sizeTogether, type Along } from '../../core/writing/goesAlong';
 import type { FilledLetter } from '../../core/writing/writingDesk';
 import { keepFile } from '../../data/repositories/files/files';

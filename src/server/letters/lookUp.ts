@@ -1,7 +1,7 @@
 import type { LookedUp, OfAnother } from '../../core/proof/proofMark';
 import type { Named } from '../../core/proof/reading/namedIn';
 import type { StartingPoint } from '../../core/records/which/situation';
-import type { ToLookUp } from '../../core/writing/toLookUp';
+import type { ToLookUp } from '../../core/writing/isAnythingToLookUp';
 import { startingRecord, type StartingRecord } from '../../data/repositories/startingRecords';
 import { whoseItIs, type Whose } from '../../data/repositories/whoseItIs';
 import { connection } from '../connection';

@@ -4,7 +4,8 @@ import type { ClientParts, FormChoices } from '../../core/contract/records/formC
 import type { InvoiceFacts } from '../../core/contract/records/invoice';
 import { clockMoment } from '../../core/contract/records/parts';
 import type { ProjectFacts } from '../../core/contract/records/project';
-import type { FactsOf, FormKind } from '../../core/contract/records/recordForms';
+import type { FactsOf } from '../../core/contract/records/recordForms';
+import type { FormKind } from '../../core/contract/records/formKinds';
 import { NEW_CLIENT } from '../../core/contract/records/shownClient';
 import { dayAt, isoMoment, readMoment } from '../../core/dates/zone';
 import { capital } from '../../core/describe/capital';

@@ -1,6 +1,7 @@
 import { isDeepStrictEqual } from 'node:util';
 import type { Keeping } from '../../core/contract/records/keeping';
-import type { FactsOf, FormKind } from '../../core/contract/records/recordForms';
+import type { FactsOf } from '../../core/contract/records/recordForms';
+import type { FormKind } from '../../core/contract/records/formKinds';
 import type { InvoiceFacts } from '../../core/contract/records/invoice';
 import { insertKept, keepKept, keptFacts, NoSuchRecord } from '../../data/repositories/records/keptRecords';
 import { becameClient, becameWork } from '../../data/repositories/records/enquiries';

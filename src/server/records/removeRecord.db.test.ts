@@ -5,7 +5,7 @@ import { connection } from '../connection';
 import { demonstrationDatabase } from '../test/demonstrationDatabase';
 import { everyRecordFiled } from '../test/everyRecordFiled';
 import { imke } from '../test/imke';
-import type { FormKind } from '../../core/contract/records/recordForms';
+import type { FormKind } from '../../core/contract/records/formKinds';
 import { keepRecord, recordFacts } from './keepRecord';
 import { putBackRecord, removedRecords, removeRecord } from './removeRecord';
 

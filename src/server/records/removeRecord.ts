@@ -1,4 +1,4 @@
-import type { FormKind } from '../../core/contract/records/recordForms';
+import type { FormKind } from '../../core/contract/records/formKinds';
 import { dayLately } from '../../core/describe/dayLately';
 import {
   putBackRecord as putBack,

@@ -1,4 +1,5 @@
-import { endingOf, type ShownFile } from '../../core/contract/files';
+import type { ShownFile } from '../../core/contract/files';
+import { endingOf } from '../../core/files/fileNames';
 
 interface Props extends Pick<ShownFile, 'name' | 'picture' | 'preview'> {
   /** where it is had from */

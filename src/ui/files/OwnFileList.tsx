@@ -2,7 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import type { ListedFile } from '../../core/contract/files';
-import { fileLimits } from '../../core/contract/recordFiles';
+import { fileLimits } from '../../core/files/limits';
 import { sizeInWords } from '../../core/describe/sizeInWords';
 import { ownFileAddress } from '../document/ownFileAddress';
 import { BringingList } from './BringingList';

@@ -3,7 +3,8 @@
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { ShownFile } from '../../core/contract/files';
-import { fileLimits, type RecordFiles } from '../../core/contract/recordFiles';
+import type { RecordFiles } from '../../core/contract/recordFiles';
+import { fileLimits } from '../../core/files/limits';
 import { sizeInWords } from '../../core/describe/sizeInWords';
 import { BringingList } from './BringingList';
 import { bringRecordFile } from './bringRecordFile';

@@ -1,4 +1,5 @@
-import { LARGEST_PICTURE, tooLargePicture, type PictureAnswer } from '../../core/contract/pictures';
+import type { PictureAnswer } from '../../core/contract/pictures';
+import { LARGEST_PICTURE, tooLargePicture } from '../../core/files/limits';
 import type { Refusal } from '../../core/contract/refusal';
 import { sendBytes } from './sendBytes';
 

@@ -1,4 +1,4 @@
-import { PICTURE_SIDE } from '../../core/contract/pictures';
+import { PICTURE_SIDE } from '../../core/files/limits';
 
 /** Smaller ones are on their way before they are scaled: bytes. */
 const SMALL = 600_000;

@@ -1,5 +1,5 @@
-import { MOST_ATTACHED, tooLargeFile } from '../../core/contract/files';
-import { LARGEST_PICTURE, tooLargePicture } from '../../core/contract/pictures';
+import { MOST_ATTACHED, tooLargeFile } from '../../core/files/limits';
+import { LARGEST_PICTURE, tooLargePicture } from '../../core/files/limits';
 
 /** Why a file is not even sent, in words. What it truly is the server finds out; before that its device's word is taken. */
 export function tooLargeToBring({ type, size }: File): string | undefined {

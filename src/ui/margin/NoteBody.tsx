@@ -24,7 +24,7 @@ interface Props {
 }
 
 /** What a note says when it is open: what, where from, why, what else; or what is missing, with its cures. */
-export function NoteBody({ note, filled, store, onDone, onPutRight }: Props) {
+export default function NoteBody({ note, filled, store, onDone, onPutRight }: Props) {
   const place = placeOf(note.record, filled);
   const fact = note.hole?.path ?? filled.notes.find(({ id }) => id === note.id)?.path ?? '';
   const source = sourceOf({ ...note, fact }, filled.situation);

@@ -1,10 +1,15 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
-import { useCallback, useEffect, useId, useRef, useState, type KeyboardEvent } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import { afterPaint } from '../shell/afterPaint';
+import { lazyPart } from '../shell/lazyPart';
 import { GO_TO } from './goTo';
-import { useFound, type Found } from './useFound';
+
+const bringSearch = () => import('./Search');
+const Search = lazyPart(bringSearch);
+
+/** The page comes first: milliseconds until what is not seen yet is fetched, so that no key waits for it. */
+const REST = 1500;
 
 /** One place to go anywhere and begin anything, by words: opened by Ctrl or Cmd + K, by a press, and by an address. */
 export function Palette() {
@@ -12,7 +17,11 @@ export function Palette() {
   const [open, setOpen] = useState(false);
   const close = useCallback(() => setOpen(false), []);
   useEffect(() => {
-    const press = (event: globalThis.KeyboardEvent) => {
+    const timer = setTimeout(() => void bringSearch().catch(() => undefined), REST);
+    return () => clearTimeout(timer);
+  }, []);
+  useEffect(() => {
+    const press = (event: KeyboardEvent) => {
       if (
         !(event.ctrlKey || event.metaKey) ||
         event.altKey ||
@@ -60,86 +69,6 @@ export function Palette() {
       >
         {open && <Search onDone={close} />}
       </dialog>
-    </>
-  );
-}
-
-function Search({ onDone }: { onDone: () => void }) {
-  const router = useRouter();
-  const [typed, setTyped] = useState('');
-  const [at, setAt] = useState(0);
-  const [isWanted, setWanted] = useState(false);
-  const { found, state } = useFound(typed);
-  const list = useId();
-  const chosen = Math.min(at, found.length - 1);
-
-  const go = useCallback(
-    ({ path }: Found) => {
-      onDone();
-      router.push(path);
-    },
-    [onDone, router],
-  );
-  // What stands there while it is looked for was found by other words: who has pressed Enter waits for what is meant.
-  const first = state === 'looking' ? undefined : found[chosen];
-  useEffect(() => {
-    if (isWanted && first) go(first);
-  }, [isWanted, first, go]);
-  const press = (event: KeyboardEvent) => {
-    if (event.nativeEvent.isComposing) return;
-    const step = { ArrowDown: 1, ArrowUp: -1 }[event.key];
-    if (step !== undefined && found.length > 0) {
-      event.preventDefault();
-      setAt((chosen + step + found.length) % found.length);
-    } else if (event.key === 'Enter') {
-      event.preventDefault();
-      setWanted(true);
-    }
-  };
-
-  return (
-    <>
-      <input
-        type="text"
-        role="combobox"
-        className="form-control"
-        aria-label="Go to or begin"
-        aria-expanded={found.length > 0}
-        aria-controls={list}
-        aria-activedescendant={chosen >= 0 ? `${list}-${chosen}` : undefined}
-        aria-autocomplete="list"
-        placeholder="write oda reminder, an invoice, a place"
-        autoComplete="off"
-        autoFocus
-        value={typed}
-        onChange={(event) => {
-          setTyped(event.target.value);
-          setAt(0);
-          setWanted(false);
-        }}
-        onKeyDown={press}
-      />
-      <ul id={list} role="listbox" aria-label="Found">
-        {found.map((one, i) => (
-          <li
-            key={one.path}
-            id={`${list}-${i}`}
-            role="option"
-            aria-selected={i === chosen}
-            onClick={() => go(one)}
-            onPointerMove={() => setAt(i)}
-          >
-            {one.name} {one.note && <span className="entry-note">{one.note}</span>}
-          </li>
-        ))}
-      </ul>
-      <p className="count" role="status">
-        {state === 'offline'
-          ? 'There is no connection: only places are found.'
-          : found.length === 0 && state === 'known'
-            ? 'Nothing is found by these words.'
-            : ''}
-      </p>
     </>
   );
 }

@@ -2,7 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import type { FormKind } from '../../core/contract/records/recordForms';
+import type { FormKind } from '../../core/contract/records/formKinds';
 import type { RemoveAnswer } from '../../core/contract/records/removing';
 import { askServer } from '../writing/askServer';
 import { tellRemoved } from './removedHere';

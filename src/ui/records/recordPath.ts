@@ -1,4 +1,4 @@
-import type { FormKind } from '../../core/contract/records/recordForms';
+import type { FormKind } from '../../core/contract/records/formKinds';
 
 const PLACES: Readonly<Record<FormKind, string>> = {
   client: '/clients',

@@ -1,7 +1,7 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
-import { isFormKind } from '../../core/contract/records/recordForms';
+import { isFormKind } from '../../core/contract/records/formKinds';
 import type { PutBackAnswer } from '../../core/contract/records/removing';
 import { askServer } from '../writing/askServer';
 import { recordPath } from './recordPath';

@@ -1,6 +1,7 @@
 'use client';
 
 import Button from 'react-bootstrap/Button';
+import type { ProofMark } from '../../core/proof/proofMark';
 import { readMoment } from '../../core/dates/zone';
 import { laterInWords } from '../../core/writing/laterMoments';
 import { statusAfter } from '../../core/occasions/statusAfter';
@@ -72,12 +73,12 @@ export function LetterFoot({
       {sending.state === 'writing' && sending.problem && (
         <Trouble problem={sending.problem} onRefresh={onRefresh} onSignIn={onSignIn} />
       )}
-      <ProofMarks marks={marks} store={store} onGo={onGo} />
+      <ProofMarks marks={marks ?? []} store={store} onGo={onGo} />
       <div className="foot-line">
         <Button
-          variant={marks.length ? 'outline-primary' : 'primary'}
+          variant={marks?.length ? 'outline-primary' : 'primary'}
           onClick={onSend}
-          disabled={busy}
+          disabled={busy || !marks}
           title="Ctrl or Cmd + Enter"
         >
           {busy ? 'Sending …' : goes ? `Send ${goes}` : 'Send'}
@@ -86,7 +87,7 @@ export function LetterFoot({
           <Button
             variant="outline-primary"
             onClick={onSendAndNext}
-            disabled={busy}
+            disabled={busy || !marks}
             title="Ctrl or Cmd + Shift + Enter"
             aria-describedby="next-letter"
           >
@@ -95,8 +96,8 @@ export function LetterFoot({
         )}
         <p className="foot-words">
           to {addressee(view)}
-          <span role="status" className={marks.length ? 'needs-you' : 'in-order'}>
-            {marks.length ? `Waits for ${counted(marks)}` : 'Proof: nothing in the way'}
+          <span role="status" className={marks?.length ? 'needs-you' : 'in-order'}>
+            {marks && (marks.length ? `Waits for ${counted(marks)}` : 'Proof: nothing in the way')}
           </span>
         </p>
         {next && onSendAndNext && (
@@ -118,7 +119,7 @@ function whenItGoes({ choices: { goesAt = '' } }: LetterView, { desk }: LetterSt
 }
 
 /** "1 stop and 2 queries" */
-function counted(marks: LetterView['marks']): string {
+function counted(marks: readonly ProofMark[]): string {
   const stops = marks.filter(({ kind }) => kind === 'stop').length;
   const queries = marks.length - stops;
   return [

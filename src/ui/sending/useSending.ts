@@ -45,7 +45,7 @@ export function useSending(
   /** The letter as it is given to the server; undefined as long as the proof has something to say. */
   function given(): GivenLetter | undefined {
     const now = store.now();
-    if (!now || store.marks().length) return undefined;
+    if (!now || store.marks()?.length !== 0) return undefined;
     const { choices, document, filled } = now;
     const versionOf = (key: string) => store.desk.template(key)!.version;
     const putIn = choices.putIn?.map((one) => ({ ...one, version: versionOf(one.template) }));

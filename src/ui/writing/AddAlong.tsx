@@ -1,9 +1,10 @@
 'use client';
 
 import { useEffect, useState } from 'react';
-import { MOST_ADDED, type AddedFile, type AlongChoices, type Source } from '../../core/contract/along';
+import type { AddedFile, AlongChoices, Source } from '../../core/contract/along';
+import { MOST_ADDED } from '../../core/files/limits';
 import type { ShownFile } from '../../core/contract/files';
-import { fileLimits } from '../../core/contract/recordFiles';
+import { fileLimits } from '../../core/files/limits';
 import type { Refusal } from '../../core/contract/refusal';
 import { sizeInWords } from '../../core/describe/sizeInWords';
 import { BringingList } from '../files/BringingList';
@@ -29,7 +30,7 @@ type Fetched = { state: 'fetching' | 'offline' } | { state: 'failed'; words: str
 type Found = { state: 'here' } & AlongChoices;
 
 /** What can be added to a letter: the client's files and the business's own, or one from the device or its camera. */
-export function AddAlong({ from, there, onAdd, onDone }: Props) {
+export default function AddAlong({ from, there, onAdd, onDone }: Props) {
   const [choices, setChoices] = useState<Fetched>({ state: 'fetching' });
   useEffect(() => {
     let gone = false;

@@ -6,10 +6,12 @@ import { useState } from 'react';
 import { people } from '../../core/writing/alternatives';
 import { nameRecipient } from '../../core/describe/nameRecord';
 import { referenceOf } from '../../core/records/which/recipientOf';
-import { AddAlong } from './AddAlong';
+import { lazyPart } from '../shell/lazyPart';
 import { AddressLines } from './AddressLines';
 import { AlongWithIt } from './AlongWithIt';
 import type { LetterStore, LetterView } from './letterStore';
+
+const AddAlong = lazyPart(() => import('./AddAlong'));
 
 interface Props {
   view: LetterView;

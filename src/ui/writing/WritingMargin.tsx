@@ -4,8 +4,10 @@ import { memo, type RefObject } from 'react';
 import { marginGroups } from '../../core/writing/marginGroups';
 import { AnotherRecord } from '../margin/AnotherRecord';
 import { Margin } from '../margin/Margin';
-import { NoteBody } from '../margin/NoteBody';
+import { lazyPart } from '../shell/lazyPart';
 import type { LetterStore, LetterView } from './letterStore';
+
+const NoteBody = lazyPart(() => import('../margin/NoteBody'));
 
 interface Props {
   view: LetterView;

@@ -144,7 +144,9 @@ function Desk({ writing, start, template, inTurn, onRefresh }: DeskProps) {
 
   /** Sends it, or goes to the first thing that it waits for. */
   const sendOrGo = () => {
-    const [first] = store.marks();
+    const marks = store.marks();
+    if (!marks) return;
+    const [first] = marks;
     if (!first) return void send();
     if (first.hole !== undefined) return goTo(first.hole);
     document.querySelector<HTMLElement>('.proof-marks button')?.focus();
@@ -152,7 +154,7 @@ function Desk({ writing, start, template, inTurn, onRefresh }: DeskProps) {
 
   /** The same, and once it has gone the next one comes; this one can be taken back from there. */
   const sendAndNext = async () => {
-    if (!next || store.marks().length) return sendOrGo();
+    if (!next || store.marks()?.length !== 0) return sendOrGo();
     const words = begun(store.now()!);
     const href = turnPath({ start, template: { key: words.letter.choices.template } });
     const kept = await send();

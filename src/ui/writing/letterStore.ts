@@ -8,7 +8,7 @@ import { languageOf } from '../../core/fill/fillInto';
 import { formatsOf } from '../../core/fill/formats/formatsOf';
 import type { AddedFile } from '../../core/contract/along';
 import { idOfAdded, type Along } from '../../core/writing/goesAlong';
-import type { Addressing } from '../../core/addressing/addressingOf';
+import { addressingOf, type Addressing } from '../../core/addressing/addressingOf';
 import type { SaidOtherwise } from '../../core/fill/compile/saidOtherwise';
 import { mergeCopies } from '../../core/fairCopy/mergeCopies';
 import type { CopyDocument } from '../../core/document/copyDocument';
@@ -19,13 +19,13 @@ import { SCHEMA_DEFAULTS } from '../../core/records/defaults';
 import type { StartingPoint } from '../../core/records/which/situation';
 import type { BlankType } from '../../core/document/templateDocument';
 import type { ChangedChoices, Choices, Letter } from '../../core/writing/letter';
-import { heldDays, type HeldDays } from '../../core/writing/heldDays';
+import type { HeldDays } from '../../core/writing/heldDays';
+import type { ToLookUp } from '../../core/writing/isAnythingToLookUp';
+import type { LookedOver, lookOver } from '../../core/writing/lookOver';
 import { marginOf, type MarginNote } from '../../core/writing/marginOf';
 import { placeOfCaret, putIn } from '../../core/writing/putIn';
-import { proofLetter } from '../../core/writing/proofLetter';
 import type { FilledLetter, WritingDesk } from '../../core/writing/writingDesk';
 import type { Proofer } from './proofer';
-import { toLookUp } from '../../core/writing/toLookUp';
 import { lookUp } from './lookUp';
 import { afterPaint } from '../shell/afterPaint';
 
@@ -35,7 +35,8 @@ export interface LetterView {
   /** as it fills by rule and choice, before any change by hand */
   filled: FilledLetter;
   notes: MarginNote[];
-  marks: ProofMark[];
+  /** absent until it has been looked over for the first time */
+  marks?: ProofMark[];
   addressing: Addressing;
   /** the days that it offers; absent: it offers none */
   holds?: HeldDays;
@@ -59,6 +60,8 @@ export interface Page {
 /** What hangs on the words is worked out after a pause of so many milliseconds, and no later than so many. */
 const PAUSE = 200;
 const LONGEST = 1500;
+/** What looks letters over comes after the page; where it has not come it is asked for again after so many. */
+const ASKED_AGAIN = 3000;
 
 /**
  * The letter being written. The page holds it while it is edited; what hangs on it (margin, proof, draft) follows in
@@ -76,6 +79,9 @@ export class LetterStore {
   private lookedUp = '';
   /** what is shown was worked out for the letter of this turn */
   private turn = 0;
+  /** looks letters over on this page, once it is here */
+  private looks: typeof lookOver | undefined;
+  private left = false;
   private readonly views = new Set<() => void>();
   private readonly words = new Set<() => void>();
 
@@ -83,7 +89,19 @@ export class LetterStore {
     readonly desk: WritingDesk,
     readonly start: StartingPoint,
     private readonly proofer: Proofer,
-  ) {}
+  ) {
+    this.bringLooks();
+  }
+
+  private bringLooks(): void {
+    import('../../core/writing/lookOver').then(
+      (brought) => {
+        this.looks = brought.lookOver;
+        this.refresh();
+      },
+      () => setTimeout(() => this.left || this.bringLooks(), ASKED_AGAIN),
+    );
+  }
 
   /** Hears of every other view. */
   readonly subscribe = (listener: () => void): (() => void) => listenTo(this.views, listener);
@@ -101,10 +119,10 @@ export class LetterStore {
     return letter && filled && { ...letter, filled };
   }
 
-  /** What the proof says of the letter at this moment. */
-  marks(): ProofMark[] {
+  /** What the proof says of the letter at this moment; undefined: it cannot look yet. */
+  marks(): ProofMark[] | undefined {
     const now = this.now();
-    return now ? proofLetter(now.document, now.filled, this.known).marks : [];
+    return now && this.looks?.(now.document, now.filled, this.known).marks;
   }
 
   /** The page as it was last shown or typed, to be drawn without the editor. */
@@ -200,7 +218,7 @@ export class LetterStore {
   /** A mark with the place that it has now: something may have been typed before it since it was shown. */
   private atThisMoment(mark: ProofMark): ProofMark {
     const { at: _, ...gone } = mark;
-    return this.marks().find(({ id }) => id === mark.id) ?? gone;
+    return this.marks()?.find(({ id }) => id === mark.id) ?? gone;
   }
 
   /** Says of something that goes along whether it goes with this letter; what was added is there no more. */
@@ -275,7 +293,7 @@ export class LetterStore {
   private readonly refresh = (): void => {
     const now = this.begunRefresh();
     if (!now) return;
-    this.see(now, proofLetter(now.document, now.filled, this.known));
+    this.see(now, this.looks?.(now.document, now.filled, this.known));
     for (const listener of this.words) listener();
   };
 
@@ -287,7 +305,7 @@ export class LetterStore {
     const { turn, known } = this;
     const { choices, document } = now;
     void this.proofer.proof(this.start, { choices, document }, known).then((found) => {
-      if (turn === this.turn) this.see(now, found ?? proofLetter(now.document, now.filled, known));
+      if (turn === this.turn) this.see(now, found ?? this.looks?.(now.document, now.filled, known));
     });
   };
 
@@ -297,21 +315,16 @@ export class LetterStore {
     this.turn++;
     const now = this.now();
     if (!now) return undefined;
-    const { choices, document, filled } = now;
+    const { choices, document } = now;
     this.letter = { choices, document };
-    this.lookUp(document, filled);
     return now;
   }
 
-  private see(
-    { choices, document, filled }: LetterNow,
-    { marks, addressing }: Pick<LetterView, 'marks' | 'addressing'>,
-  ): void {
-    const holds = heldDays(document, filled);
-    const view: LetterView = {
-      ...{ choices, filled, notes: marginOf(document, filled), marks, addressing },
-      ...(holds ? { holds } : {}),
-    };
+  private see({ choices, document, filled }: LetterNow, found: LookedOver | undefined): void {
+    const { toLookUp, ...seen } = found ?? {};
+    if (toLookUp) this.lookUp(toLookUp);
+    const notes = marginOf(document, filled);
+    const view: LetterView = { choices, filled, notes, addressing: addressingOf(filled), ...seen };
     if (this.view && this.view.filled === filled && same(this.view, view)) return;
     this.view = view;
     for (const listener of this.views) listener();
@@ -319,12 +332,12 @@ export class LetterStore {
 
   /** The page is left. */
   leave(): void {
+    this.left = true;
     this.proofer.end();
   }
 
   /** Asks whose the names, addresses and numbers are, and whether the days are free, where they were not asked about. */
-  private lookUp(document: CopyDocument, filled: FilledLetter): void {
-    const asked = toLookUp(document, filled);
+  private lookUp(asked: ToLookUp): void {
     const key = JSON.stringify(asked);
     if (key === this.lookedUp) return;
     this.lookedUp = key;

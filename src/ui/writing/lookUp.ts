@@ -1,7 +1,7 @@
 import type { AskedToLookUp } from '../../core/contract/lookUp';
 import type { Refusal } from '../../core/contract/refusal';
 import { NOTHING_KNOWN, type LookedUp } from '../../core/proof/proofMark';
-import { isAnythingToLookUp, type ToLookUp } from '../../core/writing/toLookUp';
+import { isAnythingToLookUp, type ToLookUp } from '../../core/writing/isAnythingToLookUp';
 import { askServer } from './askServer';
 
 /** Asks the server about what a letter says that only all records tell; undefined where it cannot be asked. */

@@ -1,7 +1,7 @@
 import type { WritingDesk } from '../../core/writing/writingDesk';
 import { bringWords } from './bringWords';
 
-/** The letter on the page comes first: milliseconds until the other templates are thought of. */
+/** The letter on the page comes first: milliseconds until what may come next is thought of. */
 const REST = 1500;
 
 /**
@@ -13,6 +13,13 @@ export function makeReady(desk: WritingDesk): () => void {
   let stopped = false;
   let timer = setTimeout(() => void begin(), REST);
   const begin = async () => {
+    // What is opened on the page, too: a press finds it there, with or without a connection.
+    await Promise.allSettled([
+      import('../margin/NoteBody'),
+      import('../sending/Moments'),
+      import('../sending/WaysOut'),
+      import('./AddAlong'),
+    ]);
     await bringWords(desk, keys, () => stopped);
     const next = () => {
       const until = performance.now() + 5;

@@ -1,5 +1,5 @@
 import { tellCountries } from '../../core/fill/formats/phones/tellCountries';
-import { proofLetter } from '../../core/writing/proofLetter';
+import { lookOver } from '../../core/writing/lookOver';
 import { WritingDesk } from '../../core/writing/writingDesk';
 import type { Proofread, ToProofer } from './proofer';
 
@@ -16,8 +16,10 @@ onmessage = ({ data }: MessageEvent<ToProofer>) => {
     case 'proof': {
       const { id, start, letter, lookedUp } = data;
       const filled = desk?.fill(start, letter.choices);
-      const { marks, addressing } = filled ? proofLetter(letter.document, filled, lookedUp) : {};
-      const proofread: Proofread = { id, ...(marks && addressing ? { found: { marks, addressing } } : {}) };
+      const proofread: Proofread = {
+        id,
+        ...(filled ? { found: lookOver(letter.document, filled, lookedUp) } : {}),
+      };
       return postMessage(proofread);
     }
   }

@@ -1,17 +1,11 @@
 import type { MetadataJson } from 'libphonenumber-js/core';
-import type { Addressing } from '../../core/addressing/addressingOf';
 import { hasWords } from '../../core/fitting/listedTemplate';
-import type { LookedUp, ProofMark } from '../../core/proof/proofMark';
+import type { LookedUp } from '../../core/proof/proofMark';
 import type { StartingPoint } from '../../core/records/which/situation';
 import type { KeptTemplate } from '../../core/template/template';
+import type { LookedOver } from '../../core/writing/lookOver';
 import { templatesOf, type Letter } from '../../core/writing/letter';
 import type { WritingDesk, WritingFacts } from '../../core/writing/writingDesk';
-
-/** What the proof says of a letter. */
-interface Found {
-  marks: ProofMark[];
-  addressing: Addressing;
-}
 
 export type ToProofer =
   | { type: 'facts'; facts: WritingFacts; phones: MetadataJson }
@@ -21,7 +15,7 @@ export type ToProofer =
 /** `found` is absent where the letter could not be filled there. */
 export interface Proofread {
   id: number;
-  found?: Found;
+  found?: LookedOver;
 }
 
 /** Proofs a letter while it is typed, beside the page, which never waits for it. */
@@ -29,7 +23,7 @@ export class Proofer {
   private worker: Worker | undefined;
   private failed = false;
   private asked = 0;
-  private readonly open = new Map<number, (found: Found | undefined) => void>();
+  private readonly open = new Map<number, (found: LookedOver | undefined) => void>();
   private readonly brought = new Set<string>();
 
   constructor(
@@ -38,7 +32,7 @@ export class Proofer {
   ) {}
 
   /** What the proof says of a letter; undefined: it cannot be asked, and the page has to look itself. */
-  async proof(start: StartingPoint, letter: Letter, lookedUp: LookedUp): Promise<Found | undefined> {
+  async proof(start: StartingPoint, letter: Letter, lookedUp: LookedUp): Promise<LookedOver | undefined> {
     const worker = this.begun();
     if (!worker) return undefined;
     for (const key of templatesOf(letter.choices)) {

@@ -1,7 +1,7 @@
 'use client';
 
 import { useEffect, useState } from 'react';
-import { FILE_SIZE } from '../../core/contract/files';
+import { FILE_SIZE } from '../../core/files/limits';
 
 /** How large something at an address is that is made when it is asked for, in bytes; undefined as long as that is not known. */
 export function useSizeOf(address: string | undefined): number | undefined {

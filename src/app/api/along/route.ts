@@ -1,5 +1,5 @@
 import type { AlongAnswer } from '../../../core/contract/along';
-import { LARGEST_PICTURE, tooLargePicture } from '../../../core/contract/pictures';
+import { LARGEST_PICTURE, tooLargePicture } from '../../../core/files/limits';
 import { alongChoices, bringLetterFile } from '../../../server/letters/alongChoices';
 import { readStartingPoint } from '../../../core/records/which/readStartingPoint';
 import { asMember } from '../asMember';

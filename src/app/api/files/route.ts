@@ -1,5 +1,5 @@
 import type { FileAnswer } from '../../../core/contract/files';
-import { LARGEST_PICTURE, tooLargePicture } from '../../../core/contract/pictures';
+import { LARGEST_PICTURE, tooLargePicture } from '../../../core/files/limits';
 import { bringOwnFile } from '../../../server/files/ownFiles';
 import { asMember } from '../asMember';
 import { readBytes } from '../readBytes';

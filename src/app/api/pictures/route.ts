@@ -1,4 +1,4 @@
-import { LARGEST_PICTURE, tooLargePicture } from '../../../core/contract/pictures';
+import { LARGEST_PICTURE, tooLargePicture } from '../../../core/files/limits';
 import { bringPicture } from '../../../server/files/bringPicture';
 import { asMember } from '../asMember';
 import { readBytes } from '../readBytes';

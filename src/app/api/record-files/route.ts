@@ -1,5 +1,5 @@
 import { FILE_OWNERS, type RecordFileAnswer } from '../../../core/contract/recordFiles';
-import { LARGEST_PICTURE, tooLargePicture } from '../../../core/contract/pictures';
+import { LARGEST_PICTURE, tooLargePicture } from '../../../core/files/limits';
 import { bringRecordFile } from '../../../server/files/recordFiles';
 import { asMember } from '../asMember';
 import { readBytes } from '../readBytes';

@@ -4,6 +4,7 @@ import { clientFacts, type ClientFacts } from './client';
 import type { OwnFields } from './customFacts';
 import { enquiryFacts, type EnquiryFacts } from './enquiry';
 import { invoiceFacts, type InvoiceFacts } from './invoice';
+import type { FormKind } from './formKinds';
 import { recordKey } from './parts';
 import { partnerFacts, type PartnerFacts } from './partner';
 import { projectFacts, type ProjectFacts } from './project';
@@ -17,7 +18,6 @@ export interface FactsOf {
   invoice: InvoiceFacts;
   partner: PartnerFacts;
 }
-export type FormKind = keyof FactsOf;
 
 /** The schema of each, for the browser and the server. */
 export const RECORD_FORMS: { [Kind in FormKind]: (own: OwnFields) => ObjectSchema<object> } = {
@@ -28,11 +28,6 @@ export const RECORD_FORMS: { [Kind in FormKind]: (own: OwnFields) => ObjectSchem
   invoice: invoiceFacts,
   partner: partnerFacts,
 };
-
-/** Whether a word names a kind of record that is written by hand. */
-export function isFormKind(word: string): word is FormKind {
-  return Object.hasOwn(RECORD_FORMS, word);
-}
 
 /**
  * A new record's facts, under an id that its form made: the same id again is the same record. An enquiry that led to it is named

@@ -1,4 +1,4 @@
-import { MOST_ATTACHED } from '../../contract/files';
+import { MOST_ATTACHED } from '../../files/limits';
 import { sizeInWords } from '../../describe/sizeInWords';
 import { sizeTogether } from '../../writing/goesAlong';
 import type { Check } from '../proofMark';

@@ -3,7 +3,7 @@ import type { CopyDocument } from '../../document/copyDocument';
 import { SAMPLE } from '../../fill/test/fillSample';
 import { RecordBook } from '../../records/recordBook';
 import { situationFrom } from '../../records/which/situation';
-import { isAnythingToLookUp } from '../../writing/toLookUp';
+import { isAnythingToLookUp } from '../../writing/isAnythingToLookUp';
 import { namedIn } from './namedIn';
 import { linesOf } from './lines';
 

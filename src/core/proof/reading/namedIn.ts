@@ -1,9 +1,12 @@
-import { MOST_LOOKED_UP, type AskedToLookUp } from '../../contract/lookUp';
+import type { AskedToLookUp } from '../../contract/lookUp';
 import { fullName } from '../../people/names';
 import { PARTICLES } from '../../people/namingCustoms';
 import type { Situation } from '../../records/which/situation';
 import type { AddressData, PersonData } from '../../records/recordsFile';
 import { isSaidByField, type Line } from './lines';
+
+/** So many words of each kind are looked up for one letter. */
+export const MOST_LOOKED_UP = 60;
 
 /** What a letter names that may be another client's: asked of the server, which knows them all. */
 export type Named = Omit<AskedToLookUp, 'from' | 'days'>;

@@ -1,4 +1,5 @@
-import type { FactsOf, FormKind } from '../../../core/contract/records/recordForms';
+import type { FactsOf } from '../../../core/contract/records/recordForms';
+import type { FormKind } from '../../../core/contract/records/formKinds';
 import type { TableName } from '../../database';
 
 /** The kinds of record whose facts stand in one row, with lists beside it. */

@@ -1,5 +1,5 @@
 import { QueryTypes } from 'sequelize';
-import type { FormKind } from '../../../core/contract/records/recordForms';
+import type { FormKind } from '../../../core/contract/records/formKinds';
 import { TABLES, type Database, type TableName } from '../../database';
 
 /** A record that lies among the removed ones. */

@@ -3,7 +3,8 @@
 import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState } from 'react';
 import Form from 'react-bootstrap/Form';
-import { MOST_ATTACHED, tooLargeFile, type OwnFile } from '../../../core/contract/files';
+import type { OwnFile } from '../../../core/contract/files';
+import { MOST_ATTACHED, tooLargeFile } from '../../../core/files/limits';
 import { sizeInWords } from '../../../core/describe/sizeInWords';
 import { LEADS_TO } from '../../../core/records/which/situation';
 import { PAPERS, type Paper } from '../../../core/template/papers';

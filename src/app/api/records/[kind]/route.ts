@@ -1,9 +1,5 @@
-import {
-  isFormKind,
-  newFacts,
-  type FactsOf,
-  type FormKind,
-} from '../../../../core/contract/records/recordForms';
+import { newFacts, type FactsOf } from '../../../../core/contract/records/recordForms';
+import { isFormKind, type FormKind } from '../../../../core/contract/records/formKinds';
 import { formGround } from '../../../../server/records/formChoices';
 import { makeRecord } from '../../../../server/records/keepRecord';
 import { asMember } from '../../asMember';

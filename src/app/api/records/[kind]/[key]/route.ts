@@ -1,9 +1,5 @@
-import {
-  isFormKind,
-  RECORD_FORMS,
-  type FactsOf,
-  type FormKind,
-} from '../../../../../core/contract/records/recordForms';
+import { RECORD_FORMS, type FactsOf } from '../../../../../core/contract/records/recordForms';
+import { isFormKind, type FormKind } from '../../../../../core/contract/records/formKinds';
 import { REMOVE_RECORD } from '../../../../../core/contract/records/removing';
 import { formGround } from '../../../../../server/records/formChoices';
 import { keepRecord } from '../../../../../server/records/keepRecord';

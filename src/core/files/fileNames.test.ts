@@ -4,7 +4,7 @@ import { sizeInWords } from '../describe/sizeInWords';
 import type { TemplateHead } from '../template/template';
 import { readTemplate } from '../template/text/readTemplate';
 import { printTemplate } from '../template/text/printTemplate';
-import { besideAnother, endingOf, fileName } from './files';
+import { besideAnother, endingOf, fileName } from './fileNames';
 
 describe('the name of a file', () => {
   it.each([
