@@ -14,6 +14,14 @@ const KEEPING = '/kept-for';
 /** When a page was kept: milliseconds. */
 const KEPT_AT = 'x-kept-at';
 
+/** Where the device's share sheet gives something, and where it lies until it is in a letter (ui/device/shared.ts). */
+const SHARE = '/share';
+const SHARED = 'fair-quill-shared';
+/** So many files are taken, each of at most so many bytes, and so many characters. */
+const MOST_SHARED = 20;
+const LARGEST_SHARED = 25_000_000;
+const LONGEST_SHARED = 20_000;
+
 const DAY = 86_400_000;
 /** A server that does not answer is waited for so many milliseconds, where there is a page to show instead. */
 const PATIENCE = 5_000;
@@ -32,7 +40,7 @@ self.addEventListener('install', (event) => {
 });
 
 self.addEventListener('activate', (event) => {
-  const ours = new Set([OWN, BUILT, SEEN]);
+  const ours = new Set([OWN, BUILT, SEEN, SHARED]);
   event.waitUntil(
     caches
       .keys()
@@ -46,6 +54,8 @@ self.addEventListener('activate', (event) => {
 self.addEventListener('fetch', (event) => {
   const { request } = event;
   const url = new URL(request.url);
+  if (request.method === 'POST' && request.mode === 'navigate' && url.pathname === SHARE)
+    return event.respondWith(takeShared(request));
   if (request.method !== 'GET' || url.origin !== self.location.origin) return;
   if (request.mode === 'navigate') event.respondWith(page(request, url));
   else if (url.pathname.startsWith('/_next/static/')) event.respondWith(part(request));
@@ -183,4 +193,29 @@ async function picture(request) {
     await cache.put(request.url, new Response(await answer.clone().blob(), { headers }));
   }
   return answer;
+}
+
+/** Keeps what was shared, in place of what was before, and goes to the page that asks to whom it goes. */
+async function takeShared(request) {
+  let left = '';
+  try {
+    const form = await request.formData();
+    await caches.delete(SHARED);
+    const cache = await caches.open(SHARED);
+    const words = ['title', 'text', 'url']
+      .map((name) => form.get(name))
+      .filter((one) => one && !(one instanceof File));
+    await cache.put('/share/words', new Response([...new Set(words)].join('\n').slice(0, LONGEST_SHARED)));
+    const files = form.getAll('files').filter((one) => one instanceof File && one.size > 0);
+    const taken = files.filter(({ size }) => size <= LARGEST_SHARED).slice(0, MOST_SHARED);
+    for (const [at, file] of taken.entries())
+      await cache.put(
+        `/share/files/${at}/${encodeURIComponent(file.name || 'picture.jpg')}`,
+        new Response(file),
+      );
+    if (taken.length < files.length) left = `?left=${files.length - taken.length}`;
+  } catch {
+    left = '?lost';
+  }
+  return Response.redirect(SHARE + left, 303);
 }

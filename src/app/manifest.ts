@@ -1,5 +1,6 @@
 import type { MetadataRoute } from 'next';
 import { GO_TO } from '../ui/palette/goTo';
+import { SHARE } from '../ui/device/shared';
 
 const icon = (name: string, size: number, purpose: 'any' | 'maskable' = 'any') => ({
   src: `/icons/${name}.png`,
@@ -27,6 +28,18 @@ export default function manifest(): MetadataRoute.Manifest {
       icon('maskable-512', 512, 'maskable'),
       { src: '/icon.svg', sizes: 'any', type: 'image/svg+xml' },
     ],
+    // Taken in by the service worker, with or without a connection; the page asks to whom it goes.
+    share_target: {
+      action: SHARE,
+      method: 'POST',
+      enctype: 'multipart/form-data',
+      params: {
+        title: 'title',
+        text: 'text',
+        url: 'url',
+        files: [{ name: 'files', accept: ['image/*', 'application/pdf', 'text/*'] }],
+      },
+    },
     shortcuts: [
       { name: 'Write to …', url: `/today${GO_TO}` },
       { name: 'Clients', url: '/clients' },

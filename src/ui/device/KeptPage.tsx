@@ -15,17 +15,19 @@ const MOST_AHEAD = 24;
 /** Has each page that is seen kept on the device, and tells when what is shown was kept earlier, as there is no connection. */
 export function KeptPage({ owner, days }: Keeping) {
   const path = usePathname();
-  const search = useSearchParams().toString();
+  const asked = useSearchParams();
+  const search = asked.toString();
   const address = search ? `${path}?${search}` : path;
   const [keptAt, setKeptAt] = useState<number>();
   const [back, setBack] = useState(false);
 
-  // What comes after it comes from the server.
-  const first = useRef(address);
+  // What is gone to from it comes from the server; what is chosen on it changes the rest of its address.
+  const here = `${path} ${asked.get('from') ?? ''}`;
+  const first = useRef(here);
   useEffect(() => {
-    if (address !== first.current) pageIsFresh();
+    if (here !== first.current) pageIsFresh();
     setKeptAt(pageKeptAt());
-  }, [address]);
+  }, [here]);
 
   useEffect(() => {
     if (pageKeptAt() !== undefined) return;

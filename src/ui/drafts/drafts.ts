@@ -1,6 +1,7 @@
 import { clear, createStore, entries, get, update, type UseStore } from 'idb-keyval';
 import { newId } from '../shell/newId';
 import { shelfOf } from '../sending/shelf';
+import type { AskedLetter } from '../writing/useWriting';
 import type { CopyDocument } from '../../core/document/copyDocument';
 import type { StartingPoint } from '../../core/records/which/situation';
 import type { Letter } from '../../core/writing/letter';
@@ -61,14 +62,14 @@ export function draftKey(owner: string, { kind, key }: StartingPoint): string {
  */
 export async function openDraft(
   key: string,
-  { template, letter: asked }: { template: string | undefined; letter: string | undefined },
+  { template, letter: asked, shared }: AskedLetter,
 ): Promise<{ draft: Draft; others: Draft[] }> {
   const fresh: Draft = { id: newId() };
   const all = await shelfOf();
   const waiting = new Set(all.flatMap(({ letter, refused }) => (refused ? [] : [letter.id])));
   const isWanted = ({ letter, id }: Draft) =>
     !waiting.has(id) &&
-    (letter === undefined || template === undefined || letter.choices.template === template);
+    (letter === undefined || (!shared && (template === undefined || letter.choices.template === template)));
   let list: Draft[] = [fresh];
   let draft = fresh;
   try {

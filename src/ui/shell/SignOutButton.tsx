@@ -5,6 +5,7 @@ import { clearFilesHere } from '../bringing/fileHere';
 import { clearKeptHere } from '../forms/keptHere';
 import { clearTypedWords } from '../templates/useTypedWords';
 import { clearKeptPages } from '../device/keptPages';
+import { clearShared } from '../device/shared';
 import { giveDrafts } from '../drafts/draftsElsewhere';
 import { clearDrafts, listDrafts } from '../drafts/drafts';
 import { giveShelf } from '../sending/giveShelf';
@@ -33,6 +34,7 @@ export function SignOutButton({ owner }: { owner: string }) {
     await clearDrafts();
     await clearShelf();
     await clearKeptPages();
+    await clearShared();
     await clearTemplatesHere();
     await clearFilesHere();
     clearTypedWords();

@@ -1,12 +1,13 @@
 'use client';
 
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { AddedFile, AlongChoices, Source } from '../../core/contract/along';
 import { MOST_ADDED } from '../../core/files/limits';
 import type { ShownFile } from '../../core/contract/files';
 import { fileLimits } from '../../core/files/limits';
 import type { Refusal } from '../../core/contract/refusal';
 import { sizeInWords } from '../../core/describe/sizeInWords';
+import { fileIsIn, type Shared } from '../device/shared';
 import { BringingList } from '../files/BringingList';
 import { bringLetterFile } from '../files/bringLetterFile';
 import { FileDrop } from '../files/FileDrop';
@@ -22,6 +23,8 @@ interface Props {
   from: string;
   /** what goes along already, by its ids */
   there: ReadonlySet<string>;
+  /** files that were shared to the application: they are brought in at once */
+  shared: Shared['files'];
   onAdd: (file: AddedFile) => void;
   onDone: () => void;
 }
@@ -30,7 +33,7 @@ type Fetched = { state: 'fetching' | 'offline' } | { state: 'failed'; words: str
 type Found = { state: 'here' } & AlongChoices;
 
 /** What can be added to a letter: the client's files and the business's own, or one from the device or its camera. */
-export default function AddAlong({ from, there, onAdd, onDone }: Props) {
+export default function AddAlong({ from, there, shared, onAdd, onDone }: Props) {
   const [choices, setChoices] = useState<Fetched>({ state: 'fetching' });
   useEffect(() => {
     let gone = false;
@@ -46,6 +49,18 @@ export default function AddAlong({ from, there, onAdd, onDone }: Props) {
   }, [from]);
   const { bringing, bring: begin } = useBringing();
   const bring = (file: File) => begin(file, bringLetterFile(file, onAdd));
+  const begun = useRef(new Set<string>());
+  useEffect(() => {
+    for (const { file, place } of shared) {
+      if (begun.current.has(place)) continue;
+      begun.current.add(place);
+      const added = (one: AddedFile) => {
+        onAdd(one);
+        void fileIsIn(place);
+      };
+      begin(file, bringLetterFile(file, added));
+    }
+  }, [shared, begin, onAdd]);
   const isFull = there.size >= MOST_ADDED;
 
   return (

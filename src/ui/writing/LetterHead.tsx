@@ -2,13 +2,14 @@
 
 import Link from 'next/link';
 import { Icon } from '../shell/Icon';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { people } from '../../core/writing/alternatives';
 import { nameRecipient } from '../../core/describe/nameRecord';
 import { referenceOf } from '../../core/records/which/recipientOf';
 import { lazyPart } from '../shell/lazyPart';
 import { AddressLines } from './AddressLines';
 import { AlongWithIt } from './AlongWithIt';
+import type { Shared } from '../device/shared';
 import type { LetterStore, LetterView } from './letterStore';
 
 const AddAlong = lazyPart(() => import('./AddAlong'));
@@ -21,12 +22,24 @@ interface Props {
   back: { name: string; href: string };
   /** the letter has gone: nobody else can be chosen */
   closed: boolean;
+  /** files that were shared to the application for this letter */
+  sharedFiles: Shared['files'];
 }
 
 /** Whom the letter goes to and whom it comes from, every address of it; another person in two presses. */
-export function LetterHead({ view: { filled, addressing }, store, onBack, back, closed }: Props) {
+export function LetterHead({
+  view: { filled, addressing },
+  store,
+  onBack,
+  back,
+  closed,
+  sharedFiles,
+}: Props) {
   const [changing, setChanging] = useState(false);
   const [adding, setAdding] = useState(false);
+  useEffect(() => {
+    if (sharedFiles.length > 0) setAdding(true);
+  }, [sharedFiles]);
   const { situation } = filled;
   const { others } = people(situation);
   const to = situation.recipients.map(({ record }) => ({
@@ -105,6 +118,7 @@ export function LetterHead({ view: { filled, addressing }, store, onBack, back, 
         <AddAlong
           from={`${situation.start.kind}:${situation.start.key}`}
           there={new Set(filled.along.map(({ id }) => id))}
+          shared={sharedFiles}
           onAdd={(file) => store.addAlong(file)}
           onDone={() => setAdding(false)}
         />

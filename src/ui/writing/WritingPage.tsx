@@ -5,7 +5,6 @@ import { useRouter, useSearchParams } from 'next/navigation';
 import type { WritingAnswer } from '../../core/contract/writing';
 import type { StartingPoint } from '../../core/records/which/situation';
 import { nameStart } from '../../core/describe/nameStart';
-import { beginsWith } from '../../core/writing/beginsWith';
 import type { Choices } from '../../core/writing/letter';
 import { useFreeDays } from '../work/useFreeDays';
 import { AskedFor } from './AskedFor';
@@ -25,11 +24,19 @@ import { TemplateChooser } from './TemplateChooser';
 import { useChoosing, type How } from './useChoosing';
 import { useDraft } from '../drafts/useDraft';
 import { useSending } from '../sending/useSending';
+import { useShared } from './useShared';
 import { Waiting } from './Waiting';
 import { Reworded } from './Reworded';
 import { writePath } from './writePath';
 import { WritingMargin } from './WritingMargin';
-import { signInAgain, useWriting, type Anew, type AskedLetter, type Writing } from './useWriting';
+import {
+  firstTemplate,
+  signInAgain,
+  useWriting,
+  type Anew,
+  type AskedLetter,
+  type Writing,
+} from './useWriting';
 
 interface Props {
   start: StartingPoint;
@@ -50,8 +57,7 @@ export function WritingPage({ start, given, children }: Props) {
         key={`${from} ${writing.draft.id}`}
         writing={writing}
         start={start}
-        template={asked.template}
-        inTurn={asked.inTurn}
+        asked={asked}
         onRefresh={load}
       />
     );
@@ -64,11 +70,16 @@ export function WritingPage({ start, given, children }: Props) {
   );
 }
 
+interface Asked extends AskedLetter {
+  /** whether it is one of several, read one after the other */
+  inTurn: boolean;
+}
+
 /** What the address asks for. A page that this device has kept may have been another template's when it was. */
-function useAsked(): AskedLetter & { inTurn: boolean } {
+function useAsked(): Asked {
   const asked = useSearchParams();
   const [template, letter] = [asked.get('template') ?? undefined, asked.get('letter') ?? undefined];
-  return { template, letter, inTurn: asked.has('turn') };
+  return { template, letter, inTurn: asked.has('turn'), shared: asked.has('shared') };
 }
 
 const NO_DAYS: readonly string[] = [];
@@ -76,15 +87,13 @@ const NO_DAYS: readonly string[] = [];
 interface DeskProps {
   writing: Writing;
   start: StartingPoint;
-  /** the template to begin with */
-  template: string | undefined;
-  /** whether it is one of several, read one after the other */
-  inTurn: boolean;
+  asked: Asked;
   /** gives whether the records came */
   onRefresh: (draft: () => Writing['draft'], how?: Anew) => Promise<boolean>;
 }
 
-function Desk({ writing, start, template, inTurn, onRefresh }: DeskProps) {
+function Desk({ writing, start, asked, onRefresh }: DeskProps) {
+  const { template, inTurn, shared } = asked;
   const { store, draft, draftKey } = writing;
   const from = `${start.kind}:${start.key}`;
   const view = useLetter(store);
@@ -129,10 +138,11 @@ function Desk({ writing, start, template, inTurn, onRefresh }: DeskProps) {
   useEffect(() => {
     if (view) return;
     // What was asked for; else the likeliest, so that writing begins with a letter.
-    const first = beginsWith(store.desk, start, writing.letters, template);
+    const first = firstTemplate(store.desk, start, writing.letters, { template, shared, letter: undefined });
     if (first !== undefined && !Array.isArray(store.desk.compile(first))) store.choose({ template: first });
-  }, [view, template, store, start, writing]);
+  }, [view, template, shared, store, start, writing]);
 
+  const files = useShared(store, shared && view !== undefined);
   const { keep, overtaken, keepMine, theirs } = useDraft(writing, name, !closed);
 
   const goTo = (hole: string) => {
@@ -201,7 +211,7 @@ function Desk({ writing, start, template, inTurn, onRefresh }: DeskProps) {
 
   const enquiry = start.kind === 'enquiry' ? situation.enquiry?.record : undefined;
   const told = useFreeDays(enquiry?.wanted_on ?? NO_DAYS, { near: true, enquiry: enquiry?.key });
-  const asked = enquiry && !closed && <AskedFor enquiry={enquiry} told={told} store={store} view={view} />;
+  const askedFor = enquiry && !closed && <AskedFor enquiry={enquiry} told={told} store={store} view={view} />;
 
   const { client } = situation;
   const after =
@@ -219,11 +229,11 @@ function Desk({ writing, start, template, inTurn, onRefresh }: DeskProps) {
         onChoose={(key, how) => void chooseTemplate(key, how)}
         behind={view !== undefined && !listOpen}
       >
-        {asked && <div className="wide-only">{asked}</div>}
+        {askedFor && <div className="wide-only">{askedFor}</div>}
       </TemplateChooser>
       <div id="page" className="page-area writing" tabIndex={-1}>
         <JustSent />
-        {asked && <div className="narrow-only">{asked}</div>}
+        {askedFor && <div className="narrow-only">{askedFor}</div>}
         {overtaken && (
           <Overtaken
             where={overtaken === 'tab' ? 'in another tab' : 'on another device'}
@@ -257,6 +267,7 @@ function Desk({ writing, start, template, inTurn, onRefresh }: DeskProps) {
               <LetterHead
                 view={view}
                 store={store}
+                sharedFiles={files}
                 onBack={() => setListOpen(true)}
                 back={{ name, href: recordPath(start) }}
                 closed={closed}

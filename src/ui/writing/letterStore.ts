@@ -2,6 +2,7 @@ import { fillIn } from '../../core/fairCopy/change/fillIn';
 import { leaveOut } from '../../core/fairCopy/change/leaveOut';
 import { putWords } from '../../core/fairCopy/change/putWords';
 import { putBack } from '../../core/fairCopy/change/putBack';
+import { putParagraphs } from '../../core/fairCopy/change/putParagraphs';
 import { putListed } from '../../core/fairCopy/change/putListed';
 import { readDayAtStart } from '../../core/dates/civil';
 import { languageOf } from '../../core/fill/fillInto';
@@ -251,6 +252,13 @@ export class LetterStore {
     const words = formatsOf(book, languageOf(template, book)).date(readDayAtStart(day)!, 'long date');
     this.changeDocument((document) =>
       putListed(document, placeOfCaret(document.content, this.page?.caret()), words),
+    );
+  }
+
+  /** Puts words in where the caret is, as paragraphs; before the signature where it is nowhere. */
+  putParagraphs(words: string): void {
+    this.changeDocument((document) =>
+      putParagraphs(document, placeOfCaret(document.content, this.page?.caret()), words),
     );
   }
 

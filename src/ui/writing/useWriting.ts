@@ -40,6 +40,8 @@ export interface AskedLetter {
   template: string | undefined;
   /** the id of one that waits on this device */
   letter: string | undefined;
+  /** something was shared to the application that goes into a new one */
+  shared: boolean;
 }
 
 export type WritingState =
@@ -114,7 +116,7 @@ export function useWriting(
       const { letters, reworded } = facts;
       const needed = opened.letter
         ? templatesOf(opened.letter.choices)
-        : [beginsWith(desk, startsAt, letters, template)].filter((key) => key !== undefined);
+        : [firstTemplate(desk, startsAt, letters, wanted)].filter((key) => key !== undefined);
       if (needed.length > 0 && !(await bringWords(desk, needed, isStale))) return fail('offline');
       const onShelf = again ? undefined : await shelved(opened.id);
       if (isStale()) return true;
@@ -148,6 +150,17 @@ export function useWriting(
   }, [load]);
 
   return [writing, load];
+}
+
+/** The template that a letter begins with; one for something that was shared is blank unless it is said. */
+export function firstTemplate(
+  desk: WritingDesk,
+  start: StartingPoint,
+  letters: readonly PastLetter[],
+  { template, shared }: AskedLetter,
+): string | undefined {
+  const situation = shared && template === undefined ? desk.situation(start) : undefined;
+  return situation ? desk.blankLetter(situation) : beginsWith(desk, start, letters, template);
 }
 
 /** Signs in and comes back to the page; what was written is kept on the device. */
