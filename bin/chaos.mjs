@@ -8,6 +8,7 @@ import path from 'node:path';
 import { count, WRONG } from './chaos/count.mjs';
 import { statesOf, write } from './chaos/letters.mjs';
 import { openDesk } from './chaos/desk.mjs';
+import { openShelf } from './chaos/shelf.mjs';
 import { pidsOf, VICTIMS } from './chaos/victims.mjs';
 import { ensurePackages } from './setup/packages.mjs';
 import { freePort } from './setup/ports.mjs';
@@ -49,8 +50,10 @@ await saying(async () => {
     const takenBack = new Set();
     const kills = new Map();
     const desk = await openDesk(ports.PORT);
+    const shelf = await openShelf(ports.PORT);
     const writing = writeAll(ids, urlOf);
     const typing = desk.typeUntil(writing);
+    const sending = shelf.sendUntil(writing);
     const taking = takeSomeBack(ids, ports.PORT, takenBack, () => ended);
     for (let done = false; !done;) {
       await pause(PAUSES[0] + random() * (PAUSES[1] - PAUSES[0]));
@@ -60,11 +63,16 @@ await saying(async () => {
       if (pids.length) kills.set(victim, (kills.get(victim) ?? 0) + 1);
       done = await Promise.race([writing.then(() => true), pause(1).then(() => false)]);
     }
+    await sending;
+    await healthy(ports.PORT);
+    const { out, waited } = await shelf.close();
+    ids.push(...out);
     const seconds = await untilGone(ids, urlOf, ports.PORT);
     ended = true;
     await taking;
     await typing;
     tellTyped(await desk.count());
+    console.log(`${out.length} letters sent on a page, ${waited} of them waited on the device for a server.`);
     report(kills, seconds, count(ids, await statesOf(urlOf, ids), await readFile(RECORD, 'utf8'), takenBack));
   } finally {
     ended = true;
