@@ -12,7 +12,11 @@ const BESIDE = ['/api/lists/client?find=reyes', '/clients', '/clients/hartigan']
 export async function measureBringing(base, executablePath) {
   const browser = await chromium.launch({ executablePath, args: ARGS });
   try {
-    const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, baseURL: base });
+    const context = await browser.newContext({
+      viewport: { width: 1280, height: 800 },
+      baseURL: base,
+      serviceWorkers: 'block',
+    });
     await context.request.post('/api/session', {
       data: { email: 'imke@larkfield.example', password: 'larkfield-imke' },
       headers: { origin: base },

@@ -13,7 +13,11 @@ const LISTING =
 export async function measurePencil(base, executablePath) {
   const browser = await chromium.launch({ executablePath, args: ARGS });
   try {
-    const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, locale: 'en-GB' });
+    const context = await browser.newContext({
+      viewport: { width: 1280, height: 800 },
+      locale: 'en-GB',
+      serviceWorkers: 'block',
+    });
     const headers = { origin: base };
     const post = (path, data) => context.request.post(base + path, { data, headers });
     await post('/api/session', { email: 'imke@larkfield.example', password: 'larkfield-imke' });

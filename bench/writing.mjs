@@ -3,12 +3,17 @@ import { ARGS } from '../bin/setup/chromium.mjs';
 
 const CHOICES = 120;
 const KEYS = 200;
+const SWITCHES = 60;
 
 /** Measures the writing page in a real browser. Gives what it found, as text. */
 export async function measureWriting(base, executablePath) {
   const browser = await chromium.launch({ executablePath, args: ARGS });
   try {
-    const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, locale: 'en-GB' });
+    const context = await browser.newContext({
+      viewport: { width: 1280, height: 800 },
+      locale: 'en-GB',
+      serviceWorkers: 'block',
+    });
     await context.request.post(`${base}/api/session`, {
       data: { email: 'imke@larkfield.example', password: 'larkfield-imke' },
       headers: { origin: base },
@@ -16,6 +21,7 @@ export async function measureWriting(base, executablePath) {
     const page = await context.newPage();
     const { script, withEditor } = await scriptUntilFilled(page, base);
     const chosen = await chooseTemplates(page, base);
+    const switched = await switchRecords(page, base);
     const keys = await typeWithFields(page, base);
     const bare = await typeBare(page, base);
     return [
@@ -24,6 +30,7 @@ export async function measureWriting(base, executablePath) {
       `  until it can be written on         ${(withEditor / 1000).toFixed(0)} kB compressed (at most 420)`,
       `Template chosen to page painted      ${spread(chosen.times)} (p95 at most 50 ms), ${chosen.listed} templates listed`,
       `  the same for one word changed      ${spread(chosen.bare)}`,
+      `Record switched to page painted      ${spread(switched)} (p95 at most 50 ms)`,
       `Key to paint, ${keys.fields} fields           work ${spread(keys.work)} (at most 16 ms); with the wait for the frame ${spread(keys.painted)}`,
       `  the same in a bare text area       work ${spread(bare.work)}; with the wait for the frame ${spread(bare.painted)}`,
     ].join('\n');
@@ -73,6 +80,18 @@ async function templatesAreHere(page) {
   await page.waitForTimeout(3000);
 }
 
+/** Puts on the page what waits until a change is painted. */
+function bringAfterPaint() {
+  window.afterPaint = () =>
+    new Promise((done) =>
+      requestAnimationFrame(() => {
+        const { port1, port2 } = new MessageChannel();
+        port1.onmessage = done;
+        port2.postMessage(0);
+      }),
+    );
+}
+
 /** Chooses one template after another in the list, all of whose groups are open. */
 async function chooseTemplates(page, base) {
   await page.goto(`${base}/write?from=invoice:LPC-1048`);
@@ -84,15 +103,9 @@ async function chooseTemplates(page, base) {
     .click();
   await page.getByRole('textbox', { name: 'Letter' }).waitFor();
   await templatesAreHere(page);
+  await page.evaluate(bringAfterPaint);
   return page.evaluate(async (most) => {
-    const afterPaint = () =>
-      new Promise((done) =>
-        requestAnimationFrame(() => {
-          const { port1, port2 } = new MessageChannel();
-          port1.onmessage = done;
-          port2.postMessage(0);
-        }),
-      );
+    const { afterPaint } = window;
     const entries = [...document.querySelectorAll('button.entry')];
     const step = Math.max(1, Math.floor(entries.length / most));
     const [times, bare] = [[], []];
@@ -112,6 +125,34 @@ async function chooseTemplates(page, base) {
     }
     return { times, bare, listed: entries.length };
   }, CHOICES);
+}
+
+/** Takes another invoice for a reminder, again and again, from its list in the margin. */
+async function switchRecords(page, base) {
+  await page.goto(`${base}/write?from=invoice:LPC-1048&template=first-reminder`);
+  await page.getByRole('textbox', { name: 'Letter' }).waitFor();
+  await page.getByRole('button', { name: /^Take another than .*LPC/ }).waitFor();
+  await page.waitForTimeout(3000);
+  await page.evaluate(bringAfterPaint);
+  return page.evaluate(async (most) => {
+    const rest = (milliseconds) => new Promise((done) => setTimeout(done, milliseconds));
+    const letter = document.querySelector('[role="textbox"][aria-label="Letter"]');
+    const times = [];
+    while (times.length < most) {
+      const toggle = [...document.querySelectorAll('.another')].find((one) => /LPC/.test(one.ariaLabel));
+      toggle.click();
+      await rest(200 + ((times.length * 7) % 17));
+      const before = letter.innerText;
+      const other = document.querySelector('.note-others .choice');
+      const began = performance.now();
+      other.click();
+      await window.afterPaint();
+      times.push(performance.now() - began);
+      if (letter.innerText === before) throw new Error('The record was not taken.');
+      await rest(300);
+    }
+    return times;
+  }, SWITCHES);
 }
 
 /** Types into a letter with sixty fields. */

@@ -7,8 +7,8 @@ test.use({ serviceWorkers: 'allow' });
 
 /** Clients of its own for each size. */
 const CLIENTS = {
-  desk: { sent: 'saltbyschool', back: 'quist', changed: 'vollrath' },
-  phone: { sent: 'stpetroc', back: 'fairhavenhome', changed: 'obriain' },
+  desk: { sent: 'saltbyschool', back: 'jerome', changed: 'vollrath' },
+  phone: { sent: 'stpetroc', back: 'fairhavenhome', changed: 'adeyemi' },
 } as const;
 const of = (name: string) => CLIENTS[name as keyof typeof CLIENTS];
 
@@ -50,7 +50,7 @@ async function writeOffline(page: Page, context: BrowserContext, client: string,
   await signIn(page);
   await page.goto(statementTo(client));
   await editable(page);
-  await expectKept(page, `/write?from=client:${client}`);
+  await expectKept(page, statementTo(client));
   await context.setOffline(true);
   await page.reload();
   await expect(noConnection(page)).toBeVisible();
@@ -70,7 +70,7 @@ test('without a connection the pages that were seen last are there, with what th
   await openToday(page);
   const due = page.getByRole('main').locator('a[href^="/write?"]').first();
   const { searchParams } = new URL((await due.getAttribute('href'))!, 'http://here');
-  await expectKept(page, `/write?from=${searchParams.get('from')}`);
+  await expectKept(page, `/write?from=${searchParams.get('from')}&template=${searchParams.get('template')}`);
   await context.setOffline(true);
   await page.reload();
   await expect(page.getByRole('heading', { name: TODAY })).toBeVisible();
@@ -126,8 +126,9 @@ test('other pages tell of a letter that waits, and give it; its answer may be lo
   await typeBehind(page, 'Not to go yet.', ' Now it may.');
   await sendButton(letter).click();
   await expect(letter).toContainText('It waits on this device');
-  // A second letter to the same client is another one.
-  await page.goto(statementTo(client));
+  // A second letter to the same client is another one, though its page was kept for the first.
+  await page.goto(`/write?from=client:${client}&template=short-note`);
+  await expect(await editable(page)).toContainText('Your words');
   await expect(await editable(page)).not.toContainText('Not to go yet.');
   const told = page.getByRole('status').filter({ hasText: 'waits on this device for a connection' });
   await expect(told).toBeVisible();
@@ -182,7 +183,10 @@ test('where something has changed meanwhile the letter waits for its writer, and
   }
 });
 
-test('what is kept goes after its time, with signing out, and is nobody else’s', async ({ page, context }) => {
+test('what is kept goes after its time, with signing out, and is nobody else’s', async ({
+  page,
+  context,
+}) => {
   await openToday(page);
   await expectKept(page, '/today');
   // Time passes: what was kept is eight days old.

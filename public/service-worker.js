@@ -13,6 +13,8 @@ const SEEN = 'fair-quill-seen';
 const KEEPING = '/kept-for';
 /** When a page was kept: milliseconds. */
 const KEPT_AT = 'x-kept-at';
+/** Where letters are written. */
+const LETTERS = '/write';
 
 /** Where the device's share sheet gives something, and where it lies until it is in a letter (ui/device/shared.ts). */
 const SHARE = '/share';
@@ -81,18 +83,28 @@ async function page(request, url) {
   }
 }
 
-/** A page that was kept, unless it has been kept for too long. */
+/** A page that was kept, unless it has been kept for too long. A letter from one record can be read into any of its pages. */
 async function keptPage(url) {
   const cache = await caches.open(SEEN);
   const [kept, keeping] = await Promise.all([cache.match(placeOf(url)), keepingOf(cache)]);
-  if (!kept || !keeping || isOver(kept, keeping.days)) return undefined;
-  return kept;
+  if (!keeping) return undefined;
+  if (kept) return isOver(kept, keeping.days) ? undefined : kept;
+  if (url.pathname !== LETTERS) return undefined;
+  const from = url.searchParams.get('from');
+  const isFrom = (other) => other.pathname === LETTERS && other.searchParams.get('from') === from;
+  const place = (await cache.keys()).findLast((key) => isFrom(new URL(key.url)));
+  const other = place && (await cache.match(place));
+  if (!other || isOver(other, keeping.days)) return undefined;
+  // What it shows at first is another template's: it is not shown.
+  const html = (await other.text()).replace('<html ', '<html data-kept-for-other="" ');
+  return new Response(html, { headers: other.headers });
 }
 
-/** Where a page is kept. A letter's template and turn are read from the address by the page itself. */
+/** Where a page is kept. What else the address of a letter says is read from it by the page itself. */
 function placeOf({ pathname, searchParams, search }) {
-  if (pathname !== '/write') return pathname + search;
-  return `/write?from=${encodeURIComponent(searchParams.get('from') ?? '')}`;
+  if (pathname !== LETTERS) return pathname + search;
+  const asked = ['from', 'template'].filter((name) => searchParams.has(name));
+  return `${LETTERS}?${asked.map((name) => `${name}=${encodeURIComponent(searchParams.get(name))}`).join('&')}`;
 }
 
 function isOver(kept, days) {
@@ -123,7 +135,7 @@ async function keepPage(cache, path, owner, fresh) {
   const place = placeOf(url);
   const before = await cache.match(place);
   if (before && Date.now() - Number(before.headers.get(KEPT_AT)) < fresh) return;
-  const answer = await fetch(url, { headers: { accept: 'text/html' } });
+  const answer = await fetch(url, { headers: { accept: 'text/html', 'x-keep': '1' } });
   const type = answer.headers.get('content-type') ?? '';
   if (!answer.ok || answer.redirected || !type.startsWith('text/html')) return;
   const html = await answer.text();
@@ -133,7 +145,7 @@ async function keepPage(cache, path, owner, fresh) {
   const at = String(Date.now());
   headers.set(KEPT_AT, at);
   for (const name of ['content-encoding', 'content-length']) headers.delete(name);
-  // The page tells its reader of when it is.
+  // The page tells of when it is.
   await cache.put(place, new Response(html.replace('<html ', `<html data-kept-at="${at}" `), { headers }));
 }
 

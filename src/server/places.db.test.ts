@@ -241,6 +241,11 @@ it('the first letter is drawn from the likeliest template, and has nothing where
   expect(letter!.name).toBe('Thornholt College');
   expect(wordsOf(letter!.document)).toContain('LPC-1048');
   expect((await firstLetter(imke, start, { edition: facts.edition }))!.letter).toBeUndefined();
+  // One that is kept has its letter in it, and not again what the device has.
+  const kept = (await firstLetter(imke, start, { edition: facts.edition, toKeep: true }))!;
+  expect(kept.letter).toEqual(letter);
+  expect(kept.facts.list).toBeUndefined();
+  expect((await firstLetter(imke, start, { toKeep: true }))!.facts.list).toEqual(facts.list);
   expect((await firstLetter(imke, start, { template: 'nothing' }))!.letter).toBeUndefined();
   expect(await firstLetter(elsewhere, start, {})).toBeUndefined();
 });

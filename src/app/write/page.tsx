@@ -22,9 +22,12 @@ export default async function WritePage({ searchParams }: Props) {
   if (!start) notFound();
   const asked = typeof template === 'string' ? { template } : {};
   // A document brings its letter along; within the application the page asks for it, and for no more than it lacks.
-  const document = (await headers()).get('accept')?.includes('text/html');
+  const sent = await headers();
+  const document = sent.get('accept')?.includes('text/html');
   const edition = (await cookies()).get(EDITION_COOKIE)?.value;
-  const first = document ? await firstLetter(member, start, { ...asked, edition }) : undefined;
+  const first = document
+    ? await firstLetter(member, start, { ...asked, edition, toKeep: sent.has('x-keep') })
+    : undefined;
   return (
     <Shell member={member}>
       <WritingPage

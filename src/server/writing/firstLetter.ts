@@ -8,6 +8,15 @@ import type { CurrentMember } from '../signIn/currentMember';
 import { factsForWriting } from './factsForWriting';
 import { forMember } from '../forMember';
 
+interface Asked {
+  /** the template to begin with, by its key; absent: the likeliest */
+  template?: string;
+  /** the list of templates that the device has */
+  edition?: string | undefined;
+  /** whether the page is kept for when there is no connection: the letter is in it then, so that it is read at once */
+  toKeep?: boolean;
+}
+
 /**
  * What a letter is written from, with the letter itself where its template's words came along. Undefined: there is no such
  * record.
@@ -16,15 +25,17 @@ export const firstLetter = forMember(
   async (
     member: CurrentMember,
     start: StartingPoint,
-    asked: { template?: string | undefined; edition?: string | undefined },
+    { toKeep, edition, ...asked }: Asked,
   ): Promise<{ facts: WritingAnswer; letter?: FirstLetter } | undefined> => {
-    const facts = await factsForWriting(member, start, asked);
-    if (!facts) return undefined;
-    const { list, words = [] } = facts;
+    const all = await factsForWriting(member, start, { ...asked, edition: toKeep ? undefined : edition });
+    if (!all) return undefined;
+    const { list, words = [], ...rest } = all;
+    // What the device has is not kept with each page.
+    const facts = all.edition === edition ? rest : all;
     // The words that came along are those of the template it begins with.
     const [template] = words;
     if (!list || !template) return { facts };
-    const desk = new WritingDesk({ ...facts, ...list, templates: words });
+    const desk = new WritingDesk({ ...rest, ...list, templates: words });
     const filled = desk.fill(start, { template: template.key, answers: {} });
     if (!filled) return { facts };
     const { document, situation, around, along } = filled;
