@@ -1,5 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
 import { ask } from './database';
+import { makeTemplate } from './makeTemplate';
 import { expectAccessible, signIn } from './signedIn';
 import { editable, typeBehind } from './writing';
 
@@ -103,4 +104,42 @@ test('a fact is put right where it is kept, for this letter and all to come', as
   await second.getByRole('textbox').first().fill('Kim');
   await second.getByRole('button', { name: 'Keep' }).click();
   await expect(second.getByRole('alert').filter({ hasText: 'Somebody has changed it' })).toBeVisible();
+});
+
+test('where the template has other words since, and its writer, too, both are shown, and one is chosen', async ({
+  page,
+}, { project }) => {
+  await signIn(page);
+  const name = `The way ${project.name}`;
+  const key = await makeTemplate(page, name, name);
+  const keep = async (version: number, how: string) => {
+    const text = `---\nname: ${name}\ngroup: ${name}\nstarts from: client\nsubject: 'How we come'\n---\nHello {{recipient.greeting_name}},\n\nwe come ${how} with one tool.\n\n{{signature}}\n`;
+    const answer = await page.request.post(`/api/templates/${key}`, {
+      data: { version, text },
+      headers: { origin: process.env.BASE_URL! },
+    });
+    expect(answer.ok()).toBe(true);
+  };
+  await keep(1, 'on foot');
+  await page.goto(`/write?from=client:calder&template=${key}`);
+  const letter = await editable(page);
+  await letter.getByText('we come on foot').click();
+  await page.keyboard.press('End');
+  await page.keyboard.press('Shift+Home');
+  await page.keyboard.type('we come by bus with one tool.');
+  await page.waitForTimeout(1000);
+
+  await keep(2, 'by car');
+  await page.reload();
+  const both = page.getByRole('list', { name: 'Changed by you and since' });
+  await expect(both).toContainText('You wrote “we come by bus with one tool.”');
+  await expect(both).toContainText('it would now be “we come by car with one tool.”');
+  await expect(await editable(page)).toContainText('we come by bus');
+  await expectAccessible(page);
+  await both.getByRole('button', { name: 'Take that' }).click();
+  await expect(await editable(page)).toContainText('we come by car with one tool.');
+  await expect(both).toHaveCount(0);
+  await (await editable(page)).focus();
+  await page.keyboard.press('ControlOrMeta+z');
+  await expect(await editable(page)).toContainText('we come by bus with one tool.');
 });

@@ -7,8 +7,8 @@ test.use({ serviceWorkers: 'allow' });
 
 /** Clients of its own for each size. */
 const CLIENTS = {
-  desk: { sent: 'saltbyschool', back: 'jerome', changed: 'vollrath' },
-  phone: { sent: 'stpetroc', back: 'fairhavenhome', changed: 'adeyemi' },
+  'desk-later': { sent: 'saltbyschool', back: 'jerome', changed: 'vollrath' },
+  'phone-later': { sent: 'stpetroc', back: 'fairhavenhome', changed: 'adeyemi' },
 } as const;
 const of = (name: string) => CLIENTS[name as keyof typeof CLIENTS];
 

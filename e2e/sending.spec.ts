@@ -1,4 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
+import { ask } from './database';
 import { expectAccessible, openToday, signIn } from './signedIn';
 import {
   arrived,
@@ -218,6 +219,8 @@ test('a session that ended while writing loses nothing', async ({ page, request,
   await page.getByLabel('Email address').fill('imke@larkfield.example');
   await page.getByLabel('Password').fill('larkfield-imke');
   await page.getByRole('button', { name: 'Sign in', exact: true }).click();
+  // Two pages come one after the other, each from nothing.
+  await page.waitForURL(/\/write\?/, { timeout: 60_000 });
   await editable(page);
   await expect(letter).toContainText('Written before the session ended.');
   await sendButton(letter).click();
@@ -239,6 +242,27 @@ test('without a connection a letter is kept, and goes when there is one', async 
   await expect(letter.getByText('Going.')).toBeVisible();
   const [received] = await arrived(request, mailOf(client), SUBJECT);
   expect(received!.text).toContain('From the van.');
+});
+
+test('a letter never goes in the name of whoever has signed in on the device since', async ({ page }) => {
+  await signIn(page);
+  const given = {
+    id: crypto.randomUUID(),
+    from: 'client:hartigan',
+    templateVersion: 1,
+    choices: { template: 'statement-of-account', answers: {} },
+    facts: { values: {}, parts: [], to: [] },
+    document: { type: 'doc', content: [{ type: 'subject' }, { type: 'paragraph' }] },
+  };
+  const headers = { origin: process.env.BASE_URL! };
+  for (const path of ['/api/letters', '/api/letters/elsewhere', '/api/letters/file']) {
+    const data = { ...given, writer: 'another-business imke' };
+    const answer = await page.request.post(path, { data, headers });
+    expect(answer.status(), path).toBe(403);
+    expect(((await answer.json()) as { error: string }).error).toContain('another member’s');
+  }
+  const [kept] = await ask('select id from message where id = $1', [given.id]);
+  expect(kept).toBeUndefined();
 });
 
 test('signing out asks before what was written goes from the device', async ({ page, request: _ }, {

@@ -73,6 +73,7 @@ self.addEventListener('message', (event) => {
 /** A page from the server, or as it was seen last. */
 async function page(request, url) {
   const asked = fetch(request);
+  asked.catch(() => undefined);
   try {
     const patience = new Promise((resolve) => setTimeout(resolve, PATIENCE));
     const answer = await Promise.race([asked, patience]);
@@ -167,9 +168,9 @@ async function keepParts(days, pages) {
   const parts = new Set(await answer.json());
   const cache = await caches.open(BUILT);
   for (const key of await cache.keys()) {
-    const { pathname } = new URL(key.url);
+    if (parts.delete(new URL(key.url).pathname)) continue;
     const age = Date.now() - Date.parse((await cache.match(key)).headers.get('date') ?? '');
-    if (!parts.delete(pathname) && !(age < days * DAY)) await cache.delete(key);
+    if (!(age < days * DAY)) await cache.delete(key);
   }
   const html = (await Promise.all(pages.map((url) => keptPage(new URL(url, self.location.origin)))))
     .filter(Boolean)

@@ -10,17 +10,33 @@ type Now = ReadonlyMap<string, readonly CopyWord[]>;
  * A fair copy after another record, person or template was taken: as the template now fills, with everything that
  * was written, changed or removed by hand since it was last filled. All three are canonical (readCopy).
  * @param base as filled before  @param mine as it stands on the page  @param theirs as filled now
+ * @param onBoth told the blocks of the page, as filled now, in which words are other than before and were changed by hand, too: what
+ * was written stands there
  */
-export function mergeCopies(base: CopyDocument, mine: CopyDocument, theirs: CopyDocument): CopyDocument {
-  return mergeNode(base, mine, theirs, stretchesById(theirs)) as CopyDocument;
+export function mergeCopies(
+  base: CopyDocument,
+  mine: CopyDocument,
+  theirs: CopyDocument,
+  onBoth?: (block: CopyPart) => void,
+): CopyDocument {
+  const now = stretchesById(theirs);
+  if (same(base, mine)) return theirs;
+  const content = mergeBlocks(partsOf(base), partsOf(mine), partsOf(theirs), now, onBoth);
+  return { ...theirs, content } as CopyDocument;
 }
 
-function mergeNode(base: CopyPart, mine: CopyPart, theirs: CopyPart, now: Now): CopyPart {
+function mergeNode(
+  base: CopyPart,
+  mine: CopyPart,
+  theirs: CopyPart,
+  now: Now,
+  onBoth: (() => void) | undefined,
+): CopyPart {
   if (same(base, mine)) return theirs;
   const attrs = same(base.attrs, mine.attrs) ? theirs.attrs : mine.attrs;
   const content = holdsWords(theirs)
-    ? mergeWords(lineOf(base), lineOf(mine), theirs.content, now)
-    : mergeBlocks(partsOf(base), partsOf(mine), partsOf(theirs), now);
+    ? mergeWords(lineOf(base), lineOf(mine), theirs.content, now, onBoth)
+    : mergeBlocks(partsOf(base), partsOf(mine), partsOf(theirs), now, onBoth);
   return {
     type: theirs.type,
     ...(attrs ? { attrs } : {}),
@@ -33,6 +49,7 @@ function mergeBlocks(
   mine: readonly CopyPart[],
   theirs: readonly CopyPart[],
   now: Now,
+  onBoth?: (block: CopyPart) => void,
 ): CopyPart[] {
   const [before, after] = [byName(base), byName(theirs)];
   const own = byName(mine);
@@ -52,7 +69,8 @@ function mergeBlocks(
   const merged = [...(behindOf.get(undefined) ?? [])];
   for (const [name, block] of after) {
     const [was, kept] = [before.get(name), own.get(name)];
-    if (kept && was && kept.type === block.type) merged.push(mergeNode(was, kept, block, now));
+    if (kept && was && kept.type === block.type)
+      merged.push(mergeNode(was, kept, block, now, () => onBoth?.(block)));
     else if (kept) merged.push(renewBlock(kept, now));
     else if (!was) merged.push(block);
     merged.push(...(behindOf.get(name) ?? []));

@@ -9,12 +9,14 @@ import { isChanged, stretchesOf, type Stretch } from './values';
  * A three-way merge (diff3) of words, in which a value counts as one word, the same whatever it says.
  * @param base as filled before  @param mine as it stands  @param theirs as filled now
  * @param now what each value or hole is now, by id
+ * @param onBoth told once for each place at which both have changed: what was written by hand stays there
  */
 export function mergeWords(
   base: readonly CopyWord[],
   mine: readonly CopyWord[],
   theirs: readonly CopyWord[],
   now: ReadonlyMap<string, readonly CopyWord[]>,
+  onBoth?: () => void,
 ): CopyWord[] {
   const [a, o, b] = [tokensOf(mine), tokensOf(base), tokensOf(theirs)];
   const regions = diff3MergeRegions(a.map(keyOf), o.map(keyOf), b.map(keyOf));
@@ -24,7 +26,7 @@ export function mergeWords(
   const merged: CopyWord[] = [];
   for (const region of regions) {
     if (!region.stable) {
-      // Both changed the same place: what was written by hand stays.
+      onBoth?.();
       for (const token of a.slice(region.aStart, region.aStart + region.aLength))
         merged.push(...renewed(token, now));
       continue;

@@ -2,6 +2,7 @@ import { addresseesOf, type Addressees } from '../addressing/addresseesOf';
 import type { OwnFile } from '../contract/files';
 import { readMoment } from '../dates/zone';
 import { fairCopyOf, type FairCopy } from '../fairCopy/fairCopy';
+import type { CopyPart } from '../document/copyDocument';
 import { mergeCopies } from '../fairCopy/mergeCopies';
 import { readAnswer } from '../fill/blanks';
 import type { CompileContext } from '../fill/compile/newScope';
@@ -234,7 +235,12 @@ export class WritingDesk {
   }
 
   /** A letter with other choices: the page follows, and what was written by hand stays. */
-  change(start: StartingPoint, letter: Letter, change: ChangedChoices): Letter {
+  change(
+    start: StartingPoint,
+    letter: Letter,
+    change: ChangedChoices,
+    onBoth?: (block: CopyPart) => void,
+  ): Letter {
     const { goesAt, notHeld, ...rest } = { ...letter.choices, ...change };
     const choices: Choices = {
       ...rest,
@@ -252,7 +258,7 @@ export class WritingDesk {
     if (!filled) return letter;
     return {
       choices,
-      document: base ? mergeCopies(base.document, letter.document, filled.document) : filled.document,
+      document: base ? mergeCopies(base.document, letter.document, filled.document, onBoth) : filled.document,
     };
   }
 

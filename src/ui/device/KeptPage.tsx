@@ -19,7 +19,8 @@ export function KeptPage({ owner, days }: Keeping) {
   const search = asked.toString();
   const address = search ? `${path}?${search}` : path;
   const [keptAt, setKeptAt] = useState<number>();
-  const [back, setBack] = useState(false);
+  /** whether the server answers; undefined until that is known */
+  const [back, setBack] = useState<boolean>();
 
   // What is gone to from it comes from the server; what is chosen on it changes the rest of its address.
   const here = `${path} ${asked.get('from') ?? ''}`;
@@ -55,8 +56,9 @@ export function KeptPage({ owner, days }: Keeping) {
   if (keptAt === undefined) return null;
   return (
     <p className="kept-page" role="status">
-      {back ? 'There is a connection again.' : 'There is no connection.'} This is how it stood{' '}
-      {whenKept(keptAt)}.{' '}
+      {back && 'There is a connection again. '}
+      {back === false && 'There is no connection. '}
+      This is how it stood {whenKept(keptAt)}.{' '}
       <button type="button" className="btn btn-link" onClick={() => window.location.reload()}>
         Show it as it is now
       </button>

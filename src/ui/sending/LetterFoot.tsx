@@ -9,7 +9,8 @@ import { nameRecipient } from '../../core/describe/nameRecord';
 import { heldInWords } from '../writing/HeldDaysLine';
 import { LetterGone } from './LetterGone';
 import { LetterWaits } from './LetterWaits';
-import type { LetterStore, LetterView } from '../writing/letterStore';
+import type { LetterStore } from '../writing/letterStore';
+import type { LetterView } from '../writing/letterView';
 import type { NextLetter } from './nextLetter';
 import { OtherWays } from './OtherWays';
 import { SendLater } from './SendLater';
@@ -57,7 +58,8 @@ export function LetterFoot({
   next,
   onSendAndNext,
 }: Props) {
-  if (sending.state === 'on the shelf') return <LetterWaits {...{ onTakeBack, after, next }} />;
+  if (sending.state === 'on the shelf')
+    return <LetterWaits to={sending.to} {...{ onTakeBack, after, next }} />;
   if (sending.state === 'kept') {
     const goes = whenItGoes(view, store) ?? '';
     const status = statusAfter(view.filled.template.head.action?.act, view.filled.situation);

@@ -1,7 +1,8 @@
 'use client';
 
 import { useState } from 'react';
-import type { LetterStore, LetterView } from '../writing/letterStore';
+import type { LetterStore } from '../writing/letterStore';
+import type { LetterView } from '../writing/letterView';
 import { lazyPart } from '../shell/lazyPart';
 
 const WaysOut = lazyPart(() => import('./WaysOut'));

@@ -7,7 +7,8 @@ import { letterFileName } from '../../core/papers/paperNames';
 import { proofLetter } from '../../core/writing/proofLetter';
 import { sizeTogether } from '../../core/writing/goesAlong';
 import { pictureAddress } from '../document/pictureAddress';
-import type { LetterStore, LetterView } from '../writing/letterStore';
+import type { LetterStore } from '../writing/letterStore';
+import type { LetterView } from '../writing/letterView';
 
 interface Props {
   view: LetterView;

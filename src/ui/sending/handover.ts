@@ -2,13 +2,14 @@ import type { SendAnswer } from '../../core/contract/letters';
 import type { Refusal } from '../../core/contract/refusal';
 import type { ChangedFact } from '../../core/writing/factsOf';
 import type { Answer } from '../writing/askServer';
+import type { GivenTo } from './shelf';
 
 /** How far a letter is on its way from its writer to the server. */
 export type Handover =
   | { state: 'writing'; problem?: Obstacle }
   | { state: 'handing over' }
   /** it waits on this device for a connection */
-  | { state: 'on the shelf' }
+  | { state: 'on the shelf'; to: GivenTo }
   | Kept;
 
 /** A letter that the server has. */

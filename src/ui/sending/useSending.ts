@@ -87,7 +87,7 @@ export function useSending(
       ))
     )
       return false;
-    setSending({ state: 'on the shelf' });
+    setSending({ state: 'on the shelf', to });
     window.history.replaceState(null, '', href);
     return true;
   }
@@ -96,13 +96,15 @@ export function useSending(
   const waits = sending.state === 'on the shelf';
   useEffect(() => {
     if (!waits) return;
-    return onShelf(() => {
+    const look = () =>
       void shelved(draft.id).then((now) => {
         const state = onTheShelf(now);
-        if (state) setSending(state);
+        if (state && state.state !== 'on the shelf') setSending(state);
         if (now?.kept) void takeOffShelf(draft.id);
       });
-    });
+    // It may have been given since the page has read it.
+    look();
+    return onShelf(look);
   }, [waits, draft.id]);
 
   const letter = sending.state === 'kept' && isOpen(sending.status) ? sending.letter : undefined;
@@ -159,5 +161,7 @@ function isOpen(status: string): boolean {
 function onTheShelf(letter: ShelvedLetter | undefined): Handover | undefined {
   if (!letter || letter.takenBack) return undefined;
   if (letter.kept) return letter.kept;
-  return letter.refused ? { state: 'writing', problem: letter.refused } : { state: 'on the shelf' };
+  return letter.refused
+    ? { state: 'writing', problem: letter.refused }
+    : { state: 'on the shelf', to: letter.to };
 }

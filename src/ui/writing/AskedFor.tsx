@@ -4,7 +4,8 @@ import type { DayAsked, FreeDaysAnswer } from '../../core/contract/freeDays';
 import type { EnquiryData } from '../../core/records/recordsFile';
 import { FreeDayList } from '../work/FreeDayList';
 import { HeldDaysLine } from './HeldDaysLine';
-import type { LetterStore, LetterView } from './letterStore';
+import type { LetterStore } from './letterStore';
+import type { LetterView } from './letterView';
 
 interface Props {
   enquiry: EnquiryData;

@@ -10,7 +10,8 @@ import { lazyPart } from '../shell/lazyPart';
 import { AddressLines } from './AddressLines';
 import { AlongWithIt } from './AlongWithIt';
 import type { Shared } from '../device/shared';
-import type { LetterStore, LetterView } from './letterStore';
+import type { LetterStore } from './letterStore';
+import type { LetterView } from './letterView';
 
 const AddAlong = lazyPart(() => import('./AddAlong'));
 

@@ -15,7 +15,8 @@ import type { LetterEditor } from '../editor/letterEditor';
 import { LeftOut } from '../editor/LeftOut';
 import { CopyBlocks } from '../document/CopyBlocks';
 import { afterPaint } from '../shell/afterPaint';
-import type { LetterStore, LetterView } from './letterStore';
+import type { LetterStore } from './letterStore';
+import type { LetterView } from './letterView';
 
 /** The bar of looks comes when words are first selected. */
 const LookBar = lazy(() => import('../editor/LookBar'));

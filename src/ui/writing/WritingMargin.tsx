@@ -5,7 +5,8 @@ import { marginGroups } from '../../core/writing/marginGroups';
 import { AnotherRecord } from '../margin/AnotherRecord';
 import { Margin } from '../margin/Margin';
 import { lazyPart } from '../shell/lazyPart';
-import type { LetterStore, LetterView } from './letterStore';
+import type { LetterStore } from './letterStore';
+import type { LetterView } from './letterView';
 
 const NoteBody = lazyPart(() => import('../margin/NoteBody'));
 

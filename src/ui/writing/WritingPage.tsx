@@ -15,10 +15,11 @@ import { recordPath } from '../records/recordPath';
 import { JustSent, rememberSent } from '../sending/JustSent';
 import { turnPath, useNextLetter } from '../sending/nextLetter';
 import { LetterFoot } from '../sending/LetterFoot';
+import { BothChangedParts } from './BothChangedParts';
 import { LetterHead } from './LetterHead';
 import { LetterheadAround } from '../document/LetterheadAround';
 import { LetterPage, useLetter } from './LetterPage';
-import type { LetterNow } from './letterStore';
+import type { LetterNow } from './letterView';
 import { makeReady } from './makeReady';
 import { TemplateChooser } from './TemplateChooser';
 import { useChoosing, type How } from './useChoosing';
@@ -258,6 +259,7 @@ function Desk({ writing, start, asked, onRefresh }: DeskProps) {
             onOpen={(older) => void keep().then(() => anew(() => older))}
           />
         )}
+        {view?.both && !closed && <BothChangedParts parts={view.both} store={store} />}
         {view ? (
           <>
             <article className="paper letter" aria-labelledby="letter-title">

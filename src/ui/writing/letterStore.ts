@@ -9,128 +9,21 @@ import { languageOf } from '../../core/fill/fillInto';
 import { formatsOf } from '../../core/fill/formats/formatsOf';
 import type { AddedFile } from '../../core/contract/along';
 import { idOfAdded, type Along } from '../../core/writing/goesAlong';
-import { addressingOf, type Addressing } from '../../core/addressing/addressingOf';
 import type { SaidOtherwise } from '../../core/fill/compile/saidOtherwise';
+import { noteBoth, takeTheirs } from '../../core/fairCopy/bothChanged';
 import { mergeCopies } from '../../core/fairCopy/mergeCopies';
-import type { CopyDocument } from '../../core/document/copyDocument';
+import type { CopyDocument, CopyPart } from '../../core/document/copyDocument';
 import { readMoment } from '../../core/dates/zone';
 import { readTypedAnswer } from '../../core/writing/readTypedAnswer';
-import { NOTHING_KNOWN, type LookedUp, type Place, type ProofMark } from '../../core/proof/proofMark';
+import { type ProofMark } from '../../core/proof/proofMark';
 import { SCHEMA_DEFAULTS } from '../../core/records/defaults';
-import type { StartingPoint } from '../../core/records/which/situation';
 import type { BlankType } from '../../core/document/templateDocument';
 import type { ChangedChoices, Choices, Letter } from '../../core/writing/letter';
-import type { HeldDays } from '../../core/writing/heldDays';
-import type { ToLookUp } from '../../core/writing/isAnythingToLookUp';
-import type { LookedOver, lookOver } from '../../core/writing/lookOver';
-import { marginOf, type MarginNote } from '../../core/writing/marginOf';
 import { placeOfCaret, putIn } from '../../core/writing/putIn';
-import type { FilledLetter, WritingDesk } from '../../core/writing/writingDesk';
-import type { Proofer } from './proofer';
-import { lookUp } from './lookUp';
-import { afterPaint } from '../shell/afterPaint';
+import { LetterOnPage } from './letterOnPage';
 
-/** What everything around the page needs of a letter. Words typed between the fields do not change it. */
-export interface LetterView {
-  choices: Choices;
-  /** as it fills by rule and choice, before any change by hand */
-  filled: FilledLetter;
-  notes: MarginNote[];
-  /** absent until it has been looked over for the first time */
-  marks?: ProofMark[];
-  addressing: Addressing;
-  /** the days that it offers; absent: it offers none */
-  holds?: HeldDays;
-}
-
-/** A letter at one moment, to be kept or sent. */
-export interface LetterNow extends Letter {
-  filled: FilledLetter;
-}
-
-/** The page, once the editor is there. */
-export interface Page {
-  read: () => Letter;
-  show: (letter: Letter) => void;
-  /** which block the caret stands in, the subject being the first */
-  caret: () => number;
-  /** selects words */
-  goTo: (place: Place) => void;
-}
-
-/** What hangs on the words is worked out after a pause of so many milliseconds, and no later than so many. */
-const PAUSE = 200;
-const LONGEST = 1500;
-/** What looks letters over comes after the page; where it has not come it is asked for again after so many. */
-const ASKED_AGAIN = 3000;
-
-/**
- * The letter being written. The page holds it while it is edited; what hangs on it (margin, proof, draft) follows in
- * the next pause, so that typing waits for nothing.
- */
-export class LetterStore {
-  private letter: Letter | undefined;
-  private view: LetterView | undefined;
-  private page: Page | undefined;
-  /** calls the next reading off; undefined while none is waited for */
-  private cancelRefresh: (() => void) | undefined;
-  private waitingSince = 0;
-  /** what is known of the letter that only the server tells, and of which words and days that was asked last */
-  private known: LookedUp = NOTHING_KNOWN;
-  private lookedUp = '';
-  /** what is shown was worked out for the letter of this turn */
-  private turn = 0;
-  /** looks letters over on this page, once it is here */
-  private looks: typeof lookOver | undefined;
-  private left = false;
-  private readonly views = new Set<() => void>();
-  private readonly words = new Set<() => void>();
-
-  constructor(
-    readonly desk: WritingDesk,
-    readonly start: StartingPoint,
-    private readonly proofer: Proofer,
-  ) {
-    this.bringLooks();
-  }
-
-  private bringLooks(): void {
-    import('../../core/writing/lookOver').then(
-      (brought) => {
-        this.looks = brought.lookOver;
-        this.refresh();
-      },
-      () => setTimeout(() => this.left || this.bringLooks(), ASKED_AGAIN),
-    );
-  }
-
-  /** Hears of every other view. */
-  readonly subscribe = (listener: () => void): (() => void) => listenTo(this.views, listener);
-
-  /** Hears of every change, typed words included. */
-  readonly subscribeToWords = (listener: () => void): (() => void) => listenTo(this.words, listener);
-
-  /** What is shown; the same object until something around the page changes. */
-  readonly snapshot = (): LetterView | undefined => this.view;
-
-  /** The letter with the last keystroke in it; undefined before a template is chosen. */
-  now(): LetterNow | undefined {
-    const letter = this.current();
-    const filled = letter && this.desk.fill(this.start, letter.choices);
-    return letter && filled && { ...letter, filled };
-  }
-
-  /** What the proof says of the letter at this moment; undefined: it cannot look yet. */
-  marks(): ProofMark[] | undefined {
-    const now = this.now();
-    return now && this.looks?.(now.document, now.filled, this.known).marks;
-  }
-
-  /** The page as it was last shown or typed, to be drawn without the editor. */
-  document(): CopyDocument | undefined {
-    return this.letter?.document;
-  }
-
+/** The letter being written, with all that can be done with it. */
+export class LetterStore extends LetterOnPage {
   /**
    * Takes up a letter that was begun earlier, with what has changed in the records since.
    * @param base as it was filled then
@@ -141,16 +34,30 @@ export class LetterStore {
     const isToCome = (readMoment(goesAt ?? '') ?? 0) > this.desk.facts.now;
     const choices = isToCome ? letter.choices : rest;
     const filled = this.desk.fill(this.start, choices);
-    if (filled) return this.put({ choices, document: mergeCopies(base, letter.document, filled.document) });
+    if (filled) {
+      const document = mergeCopies(base, letter.document, filled.document, this.onBoth);
+      return this.put({ choices, document });
+    }
     // What was put in is no longer there, or goes no longer with the rest: its words stay, as words.
     const { putIn, ...alone } = choices;
     if (putIn && this.desk.fill(this.start, alone)) this.put({ choices: alone, document: letter.document });
   }
 
+  private readonly onBoth = (block: CopyPart): void => noteBoth(this.both, block);
+
+  /** Where both have changed a part of it: what its writer wrote stands, or what it would say now. */
+  settle(origin: string, which: 'mine' | 'theirs'): void {
+    this.both.delete(origin);
+    const { filled } = this.view ?? {};
+    if (which === 'theirs' && filled)
+      this.changeDocument((document) => takeTheirs(document, filled.document, origin));
+    else this.refresh();
+  }
+
   /** Chooses a template, a record, a person, an hour: the page follows, and what was written by hand stays. */
   choose(change: ChangedChoices): undefined {
     const now = this.current();
-    if (now) this.put(this.desk.change(this.start, now, change));
+    if (now) this.put(this.desk.change(this.start, now, change, this.onBoth));
     else if (change.template !== undefined) {
       const { goesAt: _, notHeld: __, ...chosen } = change;
       const choices: Choices = { answers: {}, ...chosen, template: change.template };
@@ -276,113 +183,4 @@ export class LetterStore {
     const { locale = SCHEMA_DEFAULTS.locale } = this.desk.book.business;
     this.changeDocument((document) => ids.reduce((one, id) => leaveOut(one, id, locale), document));
   }
-
-  /** From now on the page holds the letter. */
-  attach(page: Page): () => void {
-    this.page = page;
-    return () => {
-      this.letter = this.current();
-      this.page = undefined;
-    };
-  }
-
-  /** Something was typed. */
-  readonly typed = (): void => {
-    const moment = performance.now();
-    if (!this.cancelRefresh) this.waitingSince = moment;
-    this.cancelRefresh?.();
-    const wait = Math.max(0, Math.min(PAUSE, this.waitingSince + LONGEST - moment));
-    // The keystroke is painted first.
-    const timer = setTimeout(() => (this.cancelRefresh = afterPaint(this.refreshTyped)), wait);
-    this.cancelRefresh = () => clearTimeout(timer);
-  };
-
-  /** Works out everything that hangs on the letter as it stands. */
-  private readonly refresh = (): void => {
-    const now = this.begunRefresh();
-    if (!now) return;
-    this.see(now, this.looks?.(now.document, now.filled, this.known));
-    for (const listener of this.words) listener();
-  };
-
-  /** The same while it is typed: the proof looks beside the page. */
-  private readonly refreshTyped = (): void => {
-    const now = this.begunRefresh();
-    if (!now) return;
-    for (const listener of this.words) listener();
-    const { turn, known } = this;
-    const { choices, document } = now;
-    void this.proofer.proof(this.start, { choices, document }, known).then((found) => {
-      if (turn === this.turn) this.see(now, found ?? this.looks?.(now.document, now.filled, known));
-    });
-  };
-
-  private begunRefresh(): LetterNow | undefined {
-    this.cancelRefresh?.();
-    this.cancelRefresh = undefined;
-    this.turn++;
-    const now = this.now();
-    if (!now) return undefined;
-    const { choices, document } = now;
-    this.letter = { choices, document };
-    return now;
-  }
-
-  private see({ choices, document, filled }: LetterNow, found: LookedOver | undefined): void {
-    const { toLookUp, ...seen } = found ?? {};
-    if (toLookUp) this.lookUp(toLookUp);
-    const notes = marginOf(document, filled);
-    const view: LetterView = { choices, filled, notes, addressing: addressingOf(filled), ...seen };
-    if (this.view && this.view.filled === filled && same(this.view, view)) return;
-    this.view = view;
-    for (const listener of this.views) listener();
-  }
-
-  /** The page is left. */
-  leave(): void {
-    this.left = true;
-    this.proofer.end();
-  }
-
-  /** Asks whose the names, addresses and numbers are, and whether the days are free, where they were not asked about. */
-  private lookUp(asked: ToLookUp): void {
-    const key = JSON.stringify(asked);
-    if (key === this.lookedUp) return;
-    this.lookedUp = key;
-    const { kind, key: of } = this.start;
-    void lookUp(`${kind}:${of}`, asked).then((known) => {
-      if (this.lookedUp !== key) return;
-      // Without a connection the server looks when the letter comes.
-      if (!known) this.lookedUp = '';
-      else if (JSON.stringify(known) !== JSON.stringify(this.known)) {
-        this.known = known;
-        this.refresh();
-      }
-    });
-  }
-
-  private current(): Letter | undefined {
-    return this.page?.read() ?? this.letter;
-  }
-
-  private changeDocument(change: (document: CopyDocument) => CopyDocument): void {
-    const now = this.current();
-    if (now) this.put({ ...now, document: change(now.document) });
-  }
-
-  private put(letter: Letter): void {
-    this.letter = letter;
-    this.page?.show(letter);
-    this.refresh();
-  }
-}
-
-function listenTo(listeners: Set<() => void>, listener: () => void): () => void {
-  listeners.add(listener);
-  return () => listeners.delete(listener);
-}
-
-/** Whether two views of the same filling show the same. */
-function same(a: LetterView, b: LetterView): boolean {
-  return JSON.stringify([a.notes, a.marks, a.holds]) === JSON.stringify([b.notes, b.marks, b.holds]);
 }
