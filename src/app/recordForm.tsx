@@ -1,3 +1,4 @@
+import { ownerKey } from '../core/contract/ownerKey';
 import type { ReactNode } from 'react';
 import { notFound } from 'next/navigation';
 import type { ClientParts, FormChoices } from '../core/contract/records/formChoices';
@@ -65,7 +66,7 @@ export async function NewRecord({
     <SettingsPaper title={titleOfNew(kind, member.words.booking)} note={NEW_NOTES[kind]} back={back}>
       <Form
         key={beginning}
-        owner={`${member.business_id} ${member.key}`}
+        owner={ownerKey(member.business_id, member.key)}
         choices={choices}
         {...begun}
         {...(enquiry === undefined ? {} : { enquiry })}
@@ -99,7 +100,7 @@ export async function ChangeRecord({ kind, recordKey }: { kind: FormKind; record
     >
       <Form
         key={recordKey}
-        owner={`${member.business_id} ${member.key}`}
+        owner={ownerKey(member.business_id, member.key)}
         recordKey={recordKey}
         facts={facts}
         choices={await formChoices(member)}

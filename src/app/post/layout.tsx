@@ -1,3 +1,4 @@
+import { ownerKey } from '../../core/contract/ownerKey';
 import type { ReactNode } from 'react';
 import type { ListEntry } from '../../core/contract/list';
 import { needsSomebody } from '../../core/cures/cures';
@@ -31,7 +32,7 @@ export default async function PostLayout({ children }: { children: ReactNode }) 
     <Shell member={member}>
       <PostIndex
         first={{ entries: underHeadings(letters), ...(next ? { next } : {}) }}
-        owner={`${member.business_id} ${member.key}`}
+        owner={ownerKey(member.business_id, member.key)}
         going={letters.some(({ status }) => status === 'going')}
       />
       <PageArea>{children}</PageArea>

@@ -1,3 +1,4 @@
+import { ownerKey } from '../../core/contract/ownerKey';
 import type { ReactNode } from 'react';
 import { passageNames } from '../../server/templates/passages';
 import { templatesByGroup } from '../../server/templates/templatesByGroup';
@@ -11,7 +12,7 @@ export default async function TemplatesLayout({ children }: { children: ReactNod
   const [groups, passages] = await Promise.all([templatesByGroup(member), passageNames(member)]);
   return (
     <Shell member={member}>
-      <TemplateIndex owner={`${member.business_id} ${member.key}`} groups={groups} passages={passages} />
+      <TemplateIndex owner={ownerKey(member.business_id, member.key)} groups={groups} passages={passages} />
       <PageArea>{children}</PageArea>
     </Shell>
   );

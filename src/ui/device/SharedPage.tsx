@@ -4,6 +4,7 @@ import Link from 'next/link';
 import { useRouter, useSearchParams } from 'next/navigation';
 import { useEffect, useId, useState } from 'react';
 import { sizeInWords } from '../../core/describe/sizeInWords';
+import { LARGEST_PICTURE, MOST_ADDED } from '../../core/files/limits';
 import { useFound } from '../palette/useFound';
 import { clearShared, readShared, type Shared } from './shared';
 
@@ -34,8 +35,8 @@ export function SharedPage() {
       <h1 id="shared-title">Shared: to whom?</h1>
       {left > 0 && (
         <p className="trouble" role="alert">
-          {left === 1 ? 'One file was' : `${left} files were`} left behind: at most 20 are taken, each of at
-          most {sizeInWords(25_000_000)}.
+          {left === 1 ? 'One file was' : `${left} files were`} left behind: at most {MOST_ADDED} are taken,
+          each of at most {sizeInWords(LARGEST_PICTURE)}.
         </p>
       )}
       {shared.words && <blockquote className="shared-words">{shared.words}</blockquote>}

@@ -1,5 +1,6 @@
 'use client';
 
+import { ownerKey } from '../../core/contract/ownerKey';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
@@ -25,7 +26,7 @@ export function WriteOn({ id }: { id: string }) {
     if ('error' in answer.body) return setTrouble(answer.body.error);
     const { business, member, from, letter, base, name, template } = answer.body;
     const start = readStartingPoint(from)!;
-    await renewDraft(draftKey(`${business} ${member}`, start), { id, letter, base, name, template });
+    await renewDraft(draftKey(ownerKey(business, member), start), { id, letter, base, name, template });
     router.push(writePath(from, letter.choices.template));
   }
 

@@ -79,14 +79,11 @@ export function useSending(
   /** Keeps it here until there is a connection; false: this device keeps nothing. */
   async function putOnShelf(to: GivenTo, letter: GivenLetter): Promise<boolean> {
     const href = shelvedPath(from, letter.choices.template, letter.id);
-    const put = shelve({ owner, to, letter, name, href, draftKey, at: Date.now() });
-    if (
-      !(await put.then(
-        () => true,
-        () => false,
-      ))
-    )
+    try {
+      await shelve({ owner, to, letter, name, href, draftKey, at: Date.now() });
+    } catch {
       return false;
+    }
     setSending({ state: 'on the shelf', to });
     window.history.replaceState(null, '', href);
     return true;

@@ -1,3 +1,4 @@
+import { ownerKey } from '../../core/contract/ownerKey';
 import Link from 'next/link';
 import type { ReactNode } from 'react';
 import { Palette } from '../palette/Palette';
@@ -22,7 +23,7 @@ interface Props {
 
 /** The frame of every place: the places, and what stands there. */
 export function Shell({ member, children }: Props) {
-  const owner = `${member.business_id} ${member.key}`;
+  const owner = ownerKey(member.business_id, member.key);
   return (
     <div className="shell" data-owner={owner}>
       <a className="visually-hidden-focusable skip" href="#page">

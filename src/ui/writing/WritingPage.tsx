@@ -139,7 +139,7 @@ function Desk({ writing, start, asked, onRefresh }: DeskProps) {
   useEffect(() => {
     if (view) return;
     // What was asked for; else the likeliest, so that writing begins with a letter.
-    const first = firstTemplate(store.desk, start, writing.letters, { template, shared, letter: undefined });
+    const first = firstTemplate(store.desk, start, writing.letters, { template, shared });
     if (first !== undefined && !Array.isArray(store.desk.compile(first))) store.choose({ template: first });
   }, [view, template, shared, store, start, writing]);
 

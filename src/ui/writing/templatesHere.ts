@@ -1,3 +1,4 @@
+import { ownerKey } from '../../core/contract/ownerKey';
 import { clear, createStore, delMany, get, getMany, keys, set, setMany, type UseStore } from 'idb-keyval';
 import {
   EDITION_COOKIE,
@@ -46,7 +47,7 @@ export async function editionHere(): Promise<string | undefined> {
  */
 export async function listFor(facts: WritingAnswer): Promise<TemplateList | undefined> {
   if (facts.list) {
-    list = { edition: facts.edition, owner: ownerOf(facts), list: facts.list };
+    list = { edition: facts.edition, owner: ownerKey(facts.business, facts.member), list: facts.list };
     await keepWords(facts.words ?? []);
     await set(LIST, list, store()).then(
       () => tellServer(facts.edition),
@@ -60,11 +61,7 @@ export async function listFor(facts: WritingAnswer): Promise<TemplateList | unde
 /** The list that is here, whatever edition it is: undefined where it is somebody else's, or there is none. */
 export async function listHere(facts: WritingAnswer): Promise<TemplateList | undefined> {
   await editionHere();
-  return list?.owner === ownerOf(facts) ? list.list : undefined;
-}
-
-function ownerOf({ business, member }: WritingAnswer): string {
-  return `${business} ${member}`;
+  return list?.owner === ownerKey(facts.business, facts.member) ? list.list : undefined;
 }
 
 /** The words of templates that are on this device, in the versions that are listed. */

@@ -1,5 +1,6 @@
 'use client';
 
+import { ownerKey } from '../../core/contract/ownerKey';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { WritingAnswer, ListedGroup } from '../../core/contract/writing';
 import type { OthersTemplate } from '../../core/contract/templates';
@@ -104,7 +105,7 @@ export function useWriting(
       if (answer.status !== 200 || !answer.list) return fail('failed');
       last.current = answer;
       const { body: facts, list } = answer;
-      const owner = `${facts.business} ${facts.member}`;
+      const owner = ownerKey(facts.business, facts.member);
       const key = draftKey(owner, startsAt);
       // Without the device's store the letter lives as long as the page.
       if (!again) await bringDrafts(key, facts.drafts).catch(() => undefined);
@@ -157,7 +158,7 @@ export function firstTemplate(
   desk: WritingDesk,
   start: StartingPoint,
   letters: readonly PastLetter[],
-  { template, shared }: AskedLetter,
+  { template, shared }: Pick<AskedLetter, 'template' | 'shared'>,
 ): string | undefined {
   const situation = shared && template === undefined ? desk.situation(start) : undefined;
   return situation ? desk.blankLetter(situation) : beginsWith(desk, start, letters, template);

@@ -1,3 +1,4 @@
+import { ownerKey } from '../../../core/contract/ownerKey';
 import { LETTER_TO_SEND, type LetterToSend, type SendAnswer } from '../../../core/contract/letters';
 import type { CopyDocument } from '../../../core/document/copyDocument';
 import { readCopy } from '../../../core/document/readDocument';
@@ -17,7 +18,7 @@ export const LARGEST_LETTER = 2_000_000;
 export async function readLetter(request: Request, member: CurrentMember): Promise<WrittenLetter> {
   const json = (await readJson(request, LARGEST_LETTER)) as { document?: unknown };
   const letter = await LETTER_TO_SEND.validate(json, { strict: true, stripUnknown: false });
-  if (letter.writer !== undefined && letter.writer !== `${member.business_id} ${member.key}`)
+  if (letter.writer !== undefined && letter.writer !== ownerKey(member.business_id, member.key))
     throw new Refused(`This letter is another member’s: it goes when they have signed in again.`, 403);
   const start = readStartingPoint(letter.from);
   if (!start) throw new Refused('There is no such record.', 400);

@@ -1,3 +1,4 @@
+import { ownerKey } from '../../../core/contract/ownerKey';
 import type { Metadata } from 'next';
 import Link from 'next/link';
 import { notFound } from 'next/navigation';
@@ -85,5 +86,5 @@ const CONTENT: Readonly<Record<SetUpStep, (member: CurrentMember) => Promise<Rea
 };
 
 function ownerOf({ business_id, key }: CurrentMember): string {
-  return `${business_id} ${key}`;
+  return ownerKey(business_id, key);
 }

@@ -1,3 +1,4 @@
+import { ownerKey } from '../../../core/contract/ownerKey';
 import type { Metadata } from 'next';
 import { latestBringings, ownWays } from '../../../server/bringing/bringing';
 import { BringIn } from '../../../ui/bringing/BringIn';
@@ -14,7 +15,7 @@ export default async function BringInPage() {
       note="What you have elsewhere, from files. Nothing comes in before you have seen it."
     >
       <BringIn
-        owner={`${member.business_id} ${member.key}`}
+        owner={ownerKey(member.business_id, member.key)}
         own={await ownWays(member)}
         words={member.words}
         latest={await latestBringings(member)}

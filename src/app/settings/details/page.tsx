@@ -1,3 +1,4 @@
+import { ownerKey } from '../../../core/contract/ownerKey';
 import type { Metadata } from 'next';
 import { detailChoices } from '../../../server/settings/detailChoices';
 import { ownDetails } from '../../../server/settings/ownDetails';
@@ -17,7 +18,7 @@ export default async function DetailsPage() {
       note="Every template draws on them: a change here is a change in each letter to come."
     >
       <OwnDetailsForm
-        owner={`${member.business_id} ${member.key}`}
+        owner={ownerKey(member.business_id, member.key)}
         details={details}
         said={await saidIn(member)}
         currencyStays={currencyStays}

@@ -1,3 +1,4 @@
+import { ownerKey } from '../../../core/contract/ownerKey';
 import type { Metadata } from 'next';
 import { ownEnquiryForm } from '../../../server/asking/enquiryForm';
 import { passageNames } from '../../../server/templates/passages';
@@ -17,7 +18,7 @@ export default async function EnquiryFormPage() {
       note="Whoever fills it in stands among your enquiries, and on Today, until they are answered."
     >
       <EnquiryFormForm
-        owner={`${member.business_id} ${member.key}`}
+        owner={ownerKey(member.business_id, member.key)}
         facts={facts}
         address={`${await ownOrigin()}/ask/${token}`}
         passages={(await passageNames(member)).map(({ key, name }) => [key, name] as const)}

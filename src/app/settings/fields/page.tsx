@@ -1,3 +1,4 @@
+import { ownerKey } from '../../../core/contract/ownerKey';
 import type { Metadata } from 'next';
 import { formGround } from '../../../server/records/formChoices';
 import { ownFields } from '../../../server/settings/ownFields';
@@ -17,7 +18,7 @@ export default async function FieldsPage() {
       note="Facts that you keep of your own. They stand in the forms, and templates can say them, from the moment they are kept."
     >
       <OwnFieldsForm
-        owner={`${member.business_id} ${member.key}`}
+        owner={ownerKey(member.business_id, member.key)}
         facts={await ownFields(member)}
         said={await saidIn(member)}
         words={{ item: itemLabel, booking: member.words.booking }}

@@ -1,3 +1,4 @@
+import { ownerKey } from '../../../core/contract/ownerKey';
 import type { Metadata } from 'next';
 import { ownLinks } from '../../../server/settings/ownFields';
 import { saidIn } from '../../../server/settings/saidIn';
@@ -15,7 +16,7 @@ export default async function LinksPage() {
       note="Guides, forms, a page for reviews: kept once, and said in letters by their names."
     >
       <OwnLinksForm
-        owner={`${member.business_id} ${member.key}`}
+        owner={ownerKey(member.business_id, member.key)}
         facts={await ownLinks(member)}
         said={await saidIn(member)}
       />

@@ -1,3 +1,4 @@
+import { ownerKey } from '../../../core/contract/ownerKey';
 import type { Metadata } from 'next';
 import { formChoices } from '../../../server/records/formChoices';
 import { SettingsPaper } from '../../../ui/settings/SettingsPaper';
@@ -14,7 +15,7 @@ export default async function WorkWaysPage() {
       title="Services and invoices"
       note="What you usually do, how long it takes and what it costs; how invoices are numbered and paid."
     >
-      <WorkWaysForm owner={`${member.business_id} ${member.key}`} ways={ways} currency={own.currency} />
+      <WorkWaysForm owner={ownerKey(member.business_id, member.key)} ways={ways} currency={own.currency} />
     </SettingsPaper>
   );
 }

@@ -1,3 +1,4 @@
+import { ownerKey } from '../../../core/contract/ownerKey';
 import type { Metadata } from 'next';
 import Link from 'next/link';
 import { notFound } from 'next/navigation';
@@ -18,7 +19,7 @@ export default async function YouPage() {
   return (
     <SettingsPaper title="You" note="What your letters say of you.">
       <MemberForm
-        owner={`${member.business_id} ${member.key}`}
+        owner={ownerKey(member.business_id, member.key)}
         memberKey={member.key}
         details={details}
         said={await saidIn(member)}

@@ -1,3 +1,4 @@
+import { ownerKey } from '../../../core/contract/ownerKey';
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { cache } from 'react';
@@ -24,7 +25,7 @@ export default async function TemplatePage({ params }: Props) {
   return (
     <TemplateDesk
       key={template.key}
-      owner={`${member.business_id} ${member.key}`}
+      owner={ownerKey(member.business_id, member.key)}
       templateKey={template.key}
       version={version}
       name={head.name}

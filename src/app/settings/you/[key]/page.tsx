@@ -1,3 +1,4 @@
+import { ownerKey } from '../../../../core/contract/ownerKey';
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { cache } from 'react';
@@ -29,7 +30,7 @@ export default async function MemberPage({ params }: Props) {
   return (
     <SettingsPaper title={details.full_name} note="What their letters say of them.">
       <MemberForm
-        owner={`${member.business_id} ${member.key}`}
+        owner={ownerKey(member.business_id, member.key)}
         memberKey={key}
         details={details}
         said={await saidIn(member)}

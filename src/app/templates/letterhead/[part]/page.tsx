@@ -1,3 +1,4 @@
+import { ownerKey } from '../../../../core/contract/ownerKey';
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { letterheadToWrite } from '../../../../server/templates/letterhead';
@@ -16,7 +17,7 @@ export default async function LetterheadPartPage({ params }: Props) {
   return (
     <LetterheadDesk
       key={part}
-      owner={`${member.business_id} ${member.key}`}
+      owner={ownerKey(member.business_id, member.key)}
       part={part}
       words={await letterheadToWrite(member, part)}
       facts={await wordsFacts(member)}

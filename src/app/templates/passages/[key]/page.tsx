@@ -1,3 +1,4 @@
+import { ownerKey } from '../../../../core/contract/ownerKey';
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { cache } from 'react';
@@ -23,7 +24,7 @@ export default async function PassagePage({ params }: Props) {
   return (
     <PassageDesk
       key={passage.key}
-      owner={`${member.business_id} ${member.key}`}
+      owner={ownerKey(member.business_id, member.key)}
       passage={passage}
       facts={await wordsFacts(member)}
       groups={(await templatesByGroup(member)).filter(({ key }) => key)}

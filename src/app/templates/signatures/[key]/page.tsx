@@ -1,3 +1,4 @@
+import { ownerKey } from '../../../../core/contract/ownerKey';
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { cache } from 'react';
@@ -22,7 +23,7 @@ export default async function SignaturePage({ params }: Props) {
   return (
     <SignatureDesk
       key={signature.key}
-      owner={`${member.business_id} ${member.key}`}
+      owner={ownerKey(member.business_id, member.key)}
       signature={signature}
       facts={await wordsFacts(member)}
     />
