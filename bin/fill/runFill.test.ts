@@ -44,6 +44,20 @@ describe('the forms', () => {
     );
   });
 
+  it('an address in no record is written to by the name before it', async () => {
+    const written = await demonstration(
+      'everyday-short-note',
+      'client:Wenna Ortega <wenna@ortega.example>',
+      ...NOTE,
+      '--as',
+      'json',
+    );
+    expect(JSON.parse(written.out)).toMatchObject({
+      to: [{ name: 'Wenna Ortega', email: 'wenna@ortega.example' }],
+      text: expect.stringMatching(/^Hello Wenna,/) as string,
+    });
+  });
+
   it('eml is a message that another program reads', async () => {
     const { out } = await demonstration(
       'workshop-your-instrument-is-with-us',

@@ -1,7 +1,7 @@
 import ICAL from 'ical.js';
 import { isAddress } from '../addressing/addresses';
 import { oneLine } from './oneLine';
-import { kindOf } from '../records/read/clientLines';
+import { kindOfName } from '../people/kindOfName';
 import { present, type BroughtClient, type BroughtRow, type Doubt, type Mends } from './brought';
 
 /** More than this in one file is told before anything is read. */
@@ -58,7 +58,7 @@ export function clientOnCard(card: string, row: number, mends: Mends = {}): Brou
   ]);
   if (!name) return refuse('There is no name in it.', 'name');
   const isHouse = organisation !== '' && (name === organisation || sort.startsWith('org'));
-  const kind = isHouse ? 'organisation' : sort === 'group' ? 'household' : kindOf(name);
+  const kind = isHouse ? 'organisation' : sort === 'group' ? 'household' : kindOfName(name);
   const emails = written('email', preferred(all('email')).map(words).filter(Boolean));
   const good = emails.filter(isAddress);
   for (const wrong of emails.filter((one) => !isAddress(one)))

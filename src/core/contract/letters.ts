@@ -55,16 +55,21 @@ export type LetterToSend = InferType<typeof LETTER_TO_SEND>;
 /** What became of a letter that was given to be sent. */
 export type SendAnswer =
   /** goesIn: milliseconds, as the server's clock is another */
-  | { result: 'going'; goesIn: number }
+  | ({ result: 'going'; goesIn: number } & WithNewClient)
   /** it had been sent before, from here or another tab; nothing new was done */
   | { result: 'already'; status: string; goesIn: number | null }
   /** it waits for the hour that its writer chose */
-  | { result: 'later' }
+  | ({ result: 'later' } & WithNewClient)
   /** it went another way, and is noted with the client */
-  | { result: 'noted' }
+  | ({ result: 'noted' } & WithNewClient)
   | { result: 'changed'; changed: ChangedFact[] }
   | { result: 'stopped'; stops: string[] }
   | { result: 'gone'; what: 'record' | 'template' };
+
+/** The key of the client that was made with a letter to an address in no record. */
+interface WithNewClient {
+  client?: string;
+}
 
 /** What has become of a letter: answered by `/api/letters/<id>`. */
 export interface LetterStatus {

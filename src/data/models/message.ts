@@ -35,6 +35,8 @@ export const MESSAGE = {
   /** BCP 47 */
   language: maybe(text()),
   client_id: maybe(uuid()),
+  /** with the letter: its address was in no record */
+  made_client: or(yesNo(), false),
   enquiry_id: maybe(uuid()),
   project_id: maybe(uuid()),
   booking_id: maybe(uuid()),

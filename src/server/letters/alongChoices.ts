@@ -7,7 +7,7 @@ import type { RecordBook } from '../../core/records/recordBook';
 import { contentOfLetterFile, keepLetterFile } from '../../data/repositories/files/letterFiles';
 import { ownFilesOf } from '../../data/repositories/files/ownFiles';
 import { filesOfClient, type ClientFile } from '../../data/repositories/files/recordFiles';
-import { startingRecord } from '../../data/repositories/startingRecords';
+import { startOfLetter } from '../../data/repositories/startingRecords';
 import { businessBook } from '../businessBook';
 import { now } from '../clock';
 import { connection } from '../connection';
@@ -22,7 +22,7 @@ export const alongChoices = forMember(
   async (member: CurrentMember, start: StartingPoint): Promise<AlongChoices | undefined> => {
     const { business_id } = member;
     const database = connection();
-    const record = await startingRecord(database, business_id, start);
+    const record = await startOfLetter(database, business_id, start);
     if (!record) return undefined;
     const { client_id } = record;
     const book = await businessBook(business_id);

@@ -2,7 +2,7 @@ import type { LookedUp, OfAnother } from '../../core/proof/proofMark';
 import type { Named } from '../../core/proof/reading/namedIn';
 import type { StartingPoint } from '../../core/records/which/situation';
 import type { ToLookUp } from '../../core/writing/isAnythingToLookUp';
-import { startingRecord, type StartingRecord } from '../../data/repositories/startingRecords';
+import { startOfLetter, type LetterStart } from '../../data/repositories/startingRecords';
 import { whoseItIs, type Whose } from '../../data/repositories/whoseItIs';
 import { connection } from '../connection';
 import { forMember } from '../forMember';
@@ -24,7 +24,7 @@ export const lookUp = forMember(
     start: StartingPoint,
     asked: ToLookUp,
   ): Promise<LookedUp | undefined> => {
-    const record = await startingRecord(connection(), business_id, start);
+    const record = await startOfLetter(connection(), business_id, start);
     return record && lookedUp(business_id, asked, { start, record });
   },
 );
@@ -33,7 +33,7 @@ export const lookUp = forMember(
 export async function lookedUp(
   business_id: string,
   { days, ...named }: ToLookUp,
-  { start, record }: { start: StartingPoint; record: StartingRecord },
+  { start, record }: { start: StartingPoint; record: LetterStart },
 ): Promise<LookedUp> {
   const [others, taken] = await Promise.all([
     othersNamed(business_id, named, record.client_id),

@@ -1,19 +1,13 @@
 import type { ListEntry } from '../../core/contract/list';
 import type { PaletteAnswer, PaletteLetter, PaletteRecord } from '../../core/contract/palette';
-import { nameStart } from '../../core/describe/nameStart';
 import type { ListedKind } from '../../core/records/recordKind';
-import type { Situation, StartingPoint } from '../../core/records/which/situation';
-import { hasWords, searchable, wordsWanted } from '../../core/searching/finder';
-import { WritingDesk } from '../../core/writing/writingDesk';
-import { recordsOfBusiness } from '../../data/repositories/recordsOfBusiness';
-import { scopeFrom, startingRecord } from '../../data/repositories/startingRecords';
+import { wordsWanted } from '../../core/searching/finder';
 import { businessBook } from '../businessBook';
-import { now } from '../clock';
-import { connection } from '../connection';
 import { forMember } from '../forMember';
 import { findRecords } from '../lists/listRecords';
 import type { CurrentMember } from '../signIn/currentMember';
-import { standingTemplates, type StandingTemplate } from '../templates/standingTemplates';
+import { lettersTo, templatesCalled } from './lettersTo';
+import { lettersToAddress } from './lettersToAddress';
 
 /** So many records of a kind are shown, so many clients are looked through for a letter, and so many letters. */
 const MOST_RECORDS = 4;
@@ -37,7 +31,9 @@ export const findAnything = forMember(async (member: CurrentMember, find: string
   const found = async (kind: ListedKind, all: readonly string[]): Promise<ListEntry[]> =>
     (await findRecords(member, kind, all.join(' '), book)).entries;
   const clients = await found('client', words);
-  const letters = await lettersBy(member, words, { clients, asked: begun > 0, found });
+  const letters =
+    (await lettersToAddress(member, find)) ??
+    (await lettersBy(member, words, { clients, asked: begun > 0, found }));
   if (begun > 0) return { letters, records: [] };
   const records = recordsIn('client', clients);
   for (const kind of OTHER_KINDS) records.push(...recordsIn(kind, await found(kind, words)));
@@ -70,55 +66,11 @@ async function lettersBy(
     const named = await found('client', words.slice(0, count));
     if (named.length === 0) continue;
     const wanted = words.slice(count);
-    const templates = (await standingTemplates(member)).filter(
-      ({ listed: { head } }) => !head.resting && hasWords(searchable(head.name), wanted),
-    );
+    const templates = await templatesCalled(member, wanted);
     const letters: PaletteLetter[] = [];
     for (const { key, name } of named.slice(0, MOST_CLIENTS))
       letters.push(...(await lettersTo(member, { key, name }, templates)));
     return letters.slice(0, MOST_LETTERS);
   }
   return [];
-}
-
-/** The letters to a client from some templates, each from the record that it starts from; those that fit first. */
-async function lettersTo(
-  member: CurrentMember,
-  { key, name }: { key: string; name: string },
-  templates: readonly StandingTemplate[],
-): Promise<PaletteLetter[]> {
-  const { business_id } = member;
-  const client: StartingPoint = { kind: 'client', key };
-  const record = await startingRecord(connection(), business_id, client);
-  if (!record || templates.length === 0) return [];
-  const records = await recordsOfBusiness(connection(), business_id, scopeFrom(client, record));
-  const desk = new WritingDesk({
-    records: records!,
-    now: now(),
-    templates: templates.map(({ listed }) => listed),
-    passages: [],
-    signatures: [],
-    member: member.key,
-  });
-  const known = desk.situation(client);
-  const letters = templates.flatMap(({ listed }) => {
-    const start = known && startOf(listed.head.startsFrom, known);
-    const situation = start && desk.situation(start, { template: listed.key });
-    if (!situation) return [];
-    const isFit = desk.fitting(situation, [], [listed]).fitting.length > 0;
-    const letter: PaletteLetter = {
-      name,
-      from: `${start.kind}:${start.key}`,
-      template: { key: listed.key, name: listed.head.name },
-      ...(start.kind === 'client' ? {} : { note: nameStart(situation) }),
-    };
-    return [{ letter, isFit }];
-  });
-  return letters.sort((a, b) => Number(b.isFit) - Number(a.isFit)).map(({ letter }) => letter);
-}
-
-/** The client's record that a template of a kind would start from. */
-function startOf(kind: StartingPoint['kind'], situation: Situation): StartingPoint | undefined {
-  const key = situation[kind]?.record.key;
-  return key === undefined ? undefined : { kind, key };
 }

@@ -10,7 +10,7 @@ export async function bookAbout(business_id: string, start: StartingPoint): Prom
   const record = await startingRecord(connection(), business_id, start);
   if (!record) return undefined;
   return new RecordBook(
-    (await recordsOfBusiness(connection(), business_id, scopeFrom(start, record)))!,
+    (await recordsOfBusiness(connection(), business_id, scopeFrom(record)))!,
     now(),
   );
 }

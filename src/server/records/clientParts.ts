@@ -17,7 +17,7 @@ export const clientParts = forMember(
     const start = { kind: 'client', key } as const;
     const record = await startingRecord(connection(), business_id, start);
     if (!record) return undefined;
-    const records = await recordsOfBusiness(connection(), business_id, scopeFrom(start, record));
+    const records = await recordsOfBusiness(connection(), business_id, scopeFrom(record));
     const book = new RecordBook(records!, now());
     const client = book.clients.get(key)!;
     const more = await moreOfClients(connection(), business_id, [record.id]);

@@ -60,7 +60,7 @@ export const recordPage = forMember(
     const filter: LetterFilter =
       start.kind === 'client' ? { client_id: record.id } : { about: { kind: start.kind, id: record.id } };
     const [records, letters] = await Promise.all([
-      recordsOfBusiness(database, business_id, scopeFrom(start, record)),
+      recordsOfBusiness(database, business_id, scopeFrom(record)),
       lettersOf(database, business_id, filter, MOST_LETTERS),
     ]);
     const book = new RecordBook(records!, now());
@@ -142,7 +142,7 @@ export const itemPage = forMember(
     const start = { kind: 'client', key: client } as const;
     const record = await startingRecord(connection(), business_id, start);
     if (!record) return undefined;
-    const records = await recordsOfBusiness(connection(), business_id, scopeFrom(start, record));
+    const records = await recordsOfBusiness(connection(), business_id, scopeFrom(record));
     const book = new RecordBook(records!, now());
     const view = itemView(book, client, key);
     const files = await recordFiles(member, { kind: 'item', key, client }, book);

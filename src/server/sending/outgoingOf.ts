@@ -22,7 +22,7 @@ export async function outgoingOf(
       ...written,
       client_id: record.client_id,
       project_id: record.project_id,
-      enquiry_id: start.kind === 'enquiry' ? record.id : null,
+      enquiry_id: record.enquiry_id,
       ...(await recordsWrittenAbout(business_id, filled, start)),
       member_id,
       template_id: templateId,

@@ -13,7 +13,7 @@ import { businessSettings } from '../../data/repositories/businessSettings';
 import { pastLetters } from '../../data/repositories/pastLetters';
 import { recordsOfBusiness } from '../../data/repositories/recordsOfBusiness';
 import type { Attached } from '../../data/repositories/sending/attachments';
-import { scopeFrom, startingRecord, type StartingRecord } from '../../data/repositories/startingRecords';
+import { scopeFrom, startOfLetter, type LetterStart } from '../../data/repositories/startingRecords';
 import { sharedWords } from '../../data/repositories/templates/sharedWords';
 import { templateAtVersion } from '../../data/repositories/templates/templatesOfBusiness';
 import { now } from '../clock';
@@ -42,7 +42,7 @@ export type LetterWriter = Pick<CurrentMember, 'business_id' | 'id' | 'key'>;
 
 /** A letter that may go: as it goes, and what it was filled from. */
 export interface ReadyLetter {
-  record: StartingRecord;
+  record: LetterStart;
   /** null: a blank letter has none */
   templateId: string | null;
   filled: FilledLetter;
@@ -73,7 +73,7 @@ export async function readyToGo(member: LetterWriter, letter: WrittenLetter): Pr
     templateAtVersion(database, business_id, member.id, template, version);
   const putIn = letter.choices.putIn ?? [];
   const [record, template, others, { own, passages, signatures, letterhead, files }] = await Promise.all([
-    startingRecord(database, business_id, letter.start),
+    startOfLetter(database, business_id, letter.start),
     isBlank ? undefined : atVersion(key, letter.templateVersion),
     Promise.all(putIn.map((one) => atVersion(one.template, one.version))),
     sharedWords(database, business_id),
@@ -81,7 +81,7 @@ export async function readyToGo(member: LetterWriter, letter: WrittenLetter): Pr
   if (!record) return { result: 'gone', what: 'record' };
   const there = others.flatMap((one) => one ?? []);
   if ((!template && !isBlank) || there.length < putIn.length) return { result: 'gone', what: 'template' };
-  const scope = scopeFrom(letter.start, record);
+  const scope = scopeFrom(record);
   const records = (await recordsOfBusiness(database, business_id, scope, own))!;
   const letters = await pastLetters(database, business_id, member.id, scope, letter.id);
   const { sameLetterDays, takeBackSeconds } = await businessSettings(database, business_id);

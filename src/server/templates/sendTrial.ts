@@ -63,7 +63,7 @@ const fillAndKeep = forMember(
     const record = await startingRecord(database, member.business_id, start);
     if (!record) return { result: 'gone', error: 'This record is no longer there.' };
     const { passages, signatures, letterhead, files: known } = facts;
-    const records = (await recordsOfBusiness(database, member.business_id, scopeFrom(start, record)))!;
+    const records = (await recordsOfBusiness(database, member.business_id, scopeFrom(record)))!;
     const templates = [{ ...template, key, version: 0 }];
     const desk = new WritingDesk({
       records,

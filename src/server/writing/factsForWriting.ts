@@ -7,7 +7,7 @@ import { businessSettings } from '../../data/repositories/businessSettings';
 import { draftsThere } from '../../data/repositories/drafts';
 import { pastLetters } from '../../data/repositories/pastLetters';
 import { recordsOfBusiness } from '../../data/repositories/recordsOfBusiness';
-import { scopeFrom, startingRecord } from '../../data/repositories/startingRecords';
+import { scopeFrom, startOfLetter } from '../../data/repositories/startingRecords';
 import { templatesInDraft } from '../../data/repositories/templates/templateDrafts';
 import { editionOfTemplates, templatesByKey } from '../../data/repositories/templates/templatesOfBusiness';
 import { now } from '../clock';
@@ -36,9 +36,9 @@ export const factsForWriting = forMember(
   ): Promise<WritingAnswer | undefined> => {
     const { business_id, id, key } = member;
     const database = connection();
-    const record = await startingRecord(database, business_id, start);
+    const record = await startOfLetter(database, business_id, start);
     if (!record) return undefined;
-    const scope = scopeFrom(start, record);
+    const scope = scopeFrom(record);
     const [records, letters, edition, reworded, { sameLetterDays }, drafts] = await Promise.all([
       recordsOfBusiness(database, business_id, scope),
       pastLetters(database, business_id, id, scope),

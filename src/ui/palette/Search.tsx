@@ -49,7 +49,7 @@ export default function Search({ onDone }: { onDone: () => void }) {
         aria-controls={list}
         aria-activedescendant={chosen >= 0 ? `${list}-${chosen}` : undefined}
         aria-autocomplete="list"
-        placeholder="write oda reminder, an invoice, a place"
+        placeholder="write oda reminder, an address, a place"
         autoComplete="off"
         autoFocus
         value={typed}

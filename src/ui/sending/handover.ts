@@ -24,6 +24,8 @@ export interface Kept {
   /** why it has not gone though its time has come */
   waits?: string;
   already?: boolean;
+  /** the key of the client that was made with it */
+  client?: string;
   /** why it could not be taken back */
   trouble?: string;
 }
@@ -40,11 +42,11 @@ export function handoverOf(answer: Answer<SendAnswer | Refusal>, id: string): Ha
   const { body } = answer;
   switch (body.result) {
     case 'going':
-      return { state: 'kept', letter: id, status: 'going', ...goesAt(body.goesIn) };
+      return { state: 'kept', letter: id, status: 'going', ...goesAt(body.goesIn), ...withClient(body) };
     case 'later':
-      return { state: 'kept', letter: id, status: 'later' };
+      return { state: 'kept', letter: id, status: 'later', ...withClient(body) };
     case 'noted':
-      return { state: 'kept', letter: id, status: 'elsewhere' };
+      return { state: 'kept', letter: id, status: 'elsewhere', ...withClient(body) };
     case 'already':
       return {
         state: 'kept',
@@ -72,4 +74,8 @@ export function handoverOf(answer: Answer<SendAnswer | Refusal>, id: string): Ha
 
 export function goesAt(goesIn: number | null): { goesAt?: number } {
   return goesIn === null ? {} : { goesAt: Date.now() + goesIn };
+}
+
+function withClient({ client }: { client?: string }): { client?: string } {
+  return client === undefined ? {} : { client };
 }

@@ -43,6 +43,8 @@ export function LetterHead({
   }, [sharedFiles]);
   const { situation } = filled;
   const { others } = people(situation);
+  const { start, client, book } = situation;
+  const isInNoRecord = start.kind === 'client' && !closed && !book.clients.has(client!.record.key);
   const to = situation.recipients.map(({ record }) => ({
     ...nameRecipient(record),
     key: referenceOf(record),
@@ -88,6 +90,7 @@ export function LetterHead({
           </span>
         ))}
         {to.length === 0 && <span className="needs-you">nobody yet</span>}
+        {isInNoRecord && <span className="no-client">No client yet: one is made when the letter goes.</span>}
       </AddressLines>
       {others.length > 0 && !closed && (
         <button

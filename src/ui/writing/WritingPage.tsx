@@ -11,7 +11,6 @@ import { AskedFor } from './AskedFor';
 import { afterPaint } from '../shell/afterPaint';
 import { renewDraft } from '../drafts/drafts';
 import { OlderDrafts, Overtaken } from '../drafts/OtherDrafts';
-import { recordPath } from '../records/recordPath';
 import { JustSent, rememberSent } from '../sending/JustSent';
 import { turnPath, useNextLetter } from '../sending/nextLetter';
 import { LetterFoot } from '../sending/LetterFoot';
@@ -27,6 +26,7 @@ import { useDraft } from '../drafts/useDraft';
 import { useSending } from '../sending/useSending';
 import { useShared } from './useShared';
 import { Waiting } from './Waiting';
+import { placesOf } from './placesOf';
 import { Reworded } from './Reworded';
 import { writePath } from './writePath';
 import { WritingMargin } from './WritingMargin';
@@ -214,11 +214,8 @@ function Desk({ writing, start, asked, onRefresh }: DeskProps) {
   const told = useFreeDays(enquiry?.wanted_on ?? NO_DAYS, { near: true, enquiry: enquiry?.key });
   const askedFor = enquiry && !closed && <AskedFor enquiry={enquiry} told={told} store={store} view={view} />;
 
-  const { client } = situation;
-  const after =
-    client && store.desk.book.clients.has(client.record.key)
-      ? { href: `/clients/${encodeURIComponent(client.record.key)}#letters`, words: `Letters of ${name}` }
-      : { href: '/post', words: 'See it in Post' };
+  const made = sending.state === 'kept' && sending.status !== 'taken back' ? sending.client : undefined;
+  const { record, after } = placesOf(situation, name, made);
   return (
     <>
       <TemplateChooser
@@ -271,7 +268,7 @@ function Desk({ writing, start, asked, onRefresh }: DeskProps) {
                 store={store}
                 sharedFiles={files}
                 onBack={() => setListOpen(true)}
-                back={{ name, href: recordPath(start) }}
+                back={{ name, href: record }}
                 closed={closed}
               />
               <Reworded writing={writing} template={view.choices.template} />

@@ -1,6 +1,6 @@
 import { readWrittenSum } from '../../money/readWrittenSum';
 import type { AddressData, Custom, CustomFieldData } from '../../records/recordsFile';
-import { kindOf } from '../../records/read/clientLines';
+import { kindOfName } from '../../people/kindOfName';
 import { present, type BroughtClient, type BroughtRow, type Mends, type OwnWays } from '../brought';
 import type { ColumnOf, Columns } from './columns';
 import type { Table, TableRow } from './readTable';
@@ -76,7 +76,7 @@ export function clientInRow(
       if (Object.hasOwn(KINDS, words)) return KINDS[words]!;
       reader.doubt('kind', 'A client is a person, a household or an organisation.');
     }
-    return company !== undefined && known === company && person !== company ? 'organisation' : kindOf(known);
+    return company !== undefined && known === company && person !== company ? 'organisation' : kindOfName(known);
   }
   function addressFrom(): AddressData | undefined {
     const street = [reader.lines('street', 1_000), reader.lines('street_2', 1_000)]

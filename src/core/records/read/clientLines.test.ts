@@ -1,5 +1,6 @@
 import { expect, it } from 'vitest';
-import { kindOf, readClientLines } from './clientLines';
+import { kindOfName } from '../../people/kindOfName';
+import { readClientLines } from './clientLines';
 
 it('one a line, the parts in any order', () => {
   expect(
@@ -30,6 +31,6 @@ it('what is wrong is told at its line', () => {
 
 it('people, couples and organisations', () => {
   expect(
-    ['Ada Reyes', 'Ada & Tom Reyes', 'The Reyes family', 'Quay Studio Ltd', 'Marsh & Sons'].map(kindOf),
+    ['Ada Reyes', 'Ada & Tom Reyes', 'The Reyes family', 'Quay Studio Ltd', 'Marsh & Sons'].map(kindOfName),
   ).toEqual(['person', 'household', 'household', 'organisation', 'organisation']);
 });

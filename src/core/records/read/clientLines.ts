@@ -1,5 +1,5 @@
 import { isAddress } from '../../addressing/addresses';
-import { JOINERS, HOUSEHOLD } from '../../people/namingCustoms';
+import { kindOfName } from '../../people/kindOfName';
 import type { ClientData } from '../recordsFile';
 
 /** A client as they were jotted down. */
@@ -15,10 +15,6 @@ export interface ClientLine {
 
 /** So many lines are jotted down at once; more come from a file. */
 export const MOST_LINES = 200;
-
-/** Words by which an organisation is told from a person. */
-const ORGANISATION =
-  /(?:\b(?:ltd|limited|plc|llp|llc|inc|gmbh|ag|sarl|bv|co|company|school|college|academy|university|church|parish|council|centre|center|club|trust|hotel|home|studio|theatre|library|association|society|services?)\b|&\s*(?:sons?|daughters?|partners)\b)/iu;
 
 /**
  * Reads clients as they are jotted down, one a line, their parts in any order between commas, semicolons or tabs:
@@ -50,16 +46,10 @@ function readLine(written: string): Omit<ClientLine, 'line'> {
   if (phones.length > 1) return { problem: 'There are two numbers in it: a client begins with one.' };
   if (email !== undefined && !isAddress(email)) return { problem: `${email} is no email address.` };
   return {
-    client: { name, kind: kindOf(name), ...(email ? { email } : {}), ...(phone ? { phone } : {}) },
+    client: { name, kind: kindOfName(name), ...(email ? { email } : {}), ...(phone ? { phone } : {}) },
   };
 }
 
 function isNumber(part: string): boolean {
   return /^[+(]?[\d\s()/.-]{5,30}$/.test(part) && part.replace(/\D/g, '').length >= 5;
-}
-
-/** "Saltby School" is an organisation, "Ada and Tom Reyes" a household, "Ada Reyes" a person; the owner can say otherwise. */
-export function kindOf(name: string): 'person' | 'household' | 'organisation' {
-  if (ORGANISATION.test(name)) return 'organisation';
-  return HOUSEHOLD.test(name) || JOINERS.test(name) ? 'household' : 'person';
 }

@@ -14,8 +14,9 @@ import { bookingOf, bookingOfInvoice } from './chooseBooking';
 import { invoiceOf } from './chooseInvoice';
 import { projectOf } from './chooseProject';
 import { addressableOf, colleagueOf, copiesOf, recipientOf, type Recipient } from './chooseRecipient';
+import { clientWithAddress, newClientOf } from './newClient';
 
-/** The record a message is written from. */
+/** The record a message is written from; or someone who is in none yet, as a client whose key says who (newClientOf). */
 export interface StartingPoint {
   kind: StartingKind;
   key: string;
@@ -68,7 +69,7 @@ export function situationFrom(book: RecordBook, start: StartingPoint, wishes: Wi
   const client = records.client?.record;
   const toClient = (wishes.writtenTo ?? 'client') === 'client';
   const byRule = toClient
-    ? recipientOf(book, start.kind, client, records.project?.record)
+    ? whoseAddress(start, recipientOf(book, start.kind, client, records.project?.record))
     : colleagueOf(book, wishes.writtenTo as 'partner' | 'member', {
         client,
         project: records.project?.record,
@@ -132,7 +133,8 @@ function follow(book: RecordBook, start: StartingPoint, wishes: Wishes): Followe
     }
     case 'client': {
       const client = book.clients.get(start.key);
-      return client && fromClient(book, choice(client, 'the client you started from'), wishes);
+      if (client) return fromClient(book, choice(client, 'the client you started from'), wishes);
+      return fromAddress(book, start.key, wishes);
     }
     case 'enquiry':
       return fromEnquiry(book, book.enquiries.get(start.key), wishes);
@@ -184,6 +186,30 @@ function fromBooking(
 function fromClient(book: RecordBook, client: Choice<ClientData> | undefined, wishes: Wishes): Followed {
   const project = projectOf(book, client?.record);
   return withVisitsAndInvoices(book, client, wished(book.projects, wishes.project, project), wishes);
+}
+
+/** Whoever has the address by now; else someone who is in no record yet, and stands in for the client. */
+function fromAddress(book: RecordBook, key: string, wishes: Wishes): Followed | undefined {
+  const nobody = newClientOf(key);
+  if (!nobody) return undefined;
+  const known = clientWithAddress(book, nobody.email);
+  return fromClient(
+    book,
+    choice(known, 'the client who has this address') ?? choice(nobody, 'whoever has this address, no client yet'),
+    wishes,
+  );
+}
+
+/** Of a client’s people the one who has the address that a letter starts from. */
+function whoseAddress(
+  { kind, key }: StartingPoint,
+  byRule: Choice<Recipient> | undefined,
+): Choice<Recipient> | undefined {
+  const asked = kind === 'client' ? newClientOf(key) : undefined;
+  if (!asked || !byRule) return byRule;
+  const all = [byRule.record, ...byRule.alternatives];
+  const whose = all.find(({ data }) => data.email?.toLowerCase() === asked.email.toLowerCase());
+  return choice(whose, 'whose address it is', all) ?? byRule;
 }
 
 /** Someone who is no client yet stands in for the client with the name and addresses given. */

@@ -1,5 +1,6 @@
 import { QueryTypes } from 'sequelize';
 import type { Database } from '../../database';
+import { unmakeClientOfLetter } from './clientOfLetter';
 import { addEvent, addingEvents } from './deliveryEvents';
 import { machine } from './ownMark';
 import { WORKER_IS_GONE } from './workers';
@@ -147,15 +148,16 @@ export async function momentIn({ sequelize }: Pick<Database, 'sequelize'>, secon
 
 /**
  * Takes a letter back that no worker has begun with. One that was sent again after it had been held or had failed is then
- * as it was before that.
+ * as it was before that; else the client goes with it that it has made.
  * @returns whether it was still there to be taken
  */
 export async function takeBack(
-  { sequelize, inTransaction }: Database,
+  database: Database,
   { business_id, id }: { business_id: string; id: string },
   at: Date,
 ): Promise<boolean> {
-  return inTransaction(async () => {
+  const { sequelize } = database;
+  return database.inTransaction(async () => {
     const [row] = await sequelize.query<{ status: string }>(
       `update message set goes_at = null, version = version + 1, status = coalesce(before.kind, 'taken back'), reason = before.detail
        from (select) one left join lateral (
@@ -165,7 +167,9 @@ export async function takeBack(
        returning status`,
       { bind: { business_id, id }, type: QueryTypes.SELECT },
     );
-    if (row) await addEvent({ sequelize }, { business_id, id }, row.status, at, undefined);
-    return row !== undefined;
+    if (!row) return false;
+    await addEvent({ sequelize }, { business_id, id }, row.status, at, undefined);
+    if (row.status === 'taken back') await unmakeClientOfLetter(database, { business_id, id });
+    return true;
   });
 }
