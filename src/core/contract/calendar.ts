@@ -40,6 +40,19 @@ interface CalendarDay {
   isOff: boolean;
   /** of another month than the one that is looked at */
   isOutside: boolean;
+  /** for whom it is kept free, by a letter that offers it */
+  held: CalendarHeld[];
+}
+
+/** A day that is kept free. */
+export interface CalendarHeld {
+  letter: string;
+  /** "Sven Lindgren" */
+  name: string;
+  /** "Held for Sven Lindgren until Monday 30 November" */
+  words: string;
+  /** the key of the enquiry that asked for it */
+  enquiry?: string;
 }
 
 /** A day, a week or a month of bookings. */

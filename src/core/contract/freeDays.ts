@@ -8,6 +8,8 @@ export const DAYS_ASKED = object({
   near: boolean(),
   /** the key of the enquiry that asks: what is held for it is free for it */
   enquiry: string().max(120),
+  /** what is wanted, where it is no enquiry yet */
+  service: string().max(200),
 }).noUnknown();
 
 /** Whether the days that a letter offers are held: given to `/api/letters/ID/held-days`. */
@@ -25,7 +27,7 @@ export interface DayAsked {
   day: string;
   /** "Wednesday 9 December: free" */
   words: string;
-  /** nothing is booked, nobody is kept waiting for it, and the business works */
+  /** somebody has room, nobody is kept waiting for it, and the business works */
   free: boolean;
   /** "09:30 to 11:00, Oda Hartigan, Teo" */
   booked: string[];

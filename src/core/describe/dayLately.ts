@@ -8,6 +8,6 @@ export function dayLately(book: RecordBook): (moment: number) => string {
   return (moment) => {
     const { day } = wallClockOf(moment, book.zone);
     if (book.today - day < 2) return `${formats.fromNow(day, book.today)} at ${formats.time(moment)}`;
-    return formats.date(day, book.today - day < 300 ? 'day and month' : 'date');
+    return formats.dayNear(day, book.today);
   };
 }

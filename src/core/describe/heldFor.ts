@@ -6,5 +6,5 @@ import type { RecordBook } from '../records/recordBook';
 export function heldFor({ name, until }: { name: string; until: string }, book: RecordBook): string {
   const formats = formatsOf(book);
   const day = readDayAtStart(until)!;
-  return `Held for ${name} until ${formats.dayInWeek(day)}`;
+  return `Held for ${name} until ${formats.dayInWeek(day, book.today)}`;
 }

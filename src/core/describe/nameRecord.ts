@@ -35,7 +35,7 @@ export function nameBooking(book: RecordBook, booking: BookingData): RecordName 
   const formats = formatsOf(book);
   const day = dayAt(startOf(booking), book.zone);
   const when = booking.starts_at
-    ? `${formats.dayInWeek(day)} at ${formats.time(startOf(booking))}`
+    ? `${formats.dayInWeek(day, book.today)} at ${formats.time(startOf(booking))}`
     : 'no time yet';
   const status = booking.status && booking.status !== 'confirmed' ? `, ${booking.status}` : '';
   return { name: booking.service ?? book.words.booking, note: when + status };

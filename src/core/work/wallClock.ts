@@ -10,6 +10,12 @@ export function minutesBetween(from: string, until: string): number | undefined 
   return a === undefined || b === undefined ? undefined : (b - a) / 60_000;
 }
 
+/** Of a time of the day, as “08:30”, the minutes since midnight. */
+export function minutesOfClock(clock: string): number {
+  const [hours = 0, minutes = 0] = clock.split(':').map(Number);
+  return hours * 60 + minutes;
+}
+
 function readLocal(local: string): number | undefined {
   const at = /^\d{4}-\d\d-\d\dT\d\d:\d\d$/.test(local) ? Date.parse(`${local}Z`) : NaN;
   return Number.isNaN(at) ? undefined : at;

@@ -28,6 +28,9 @@ export const PAYMENT_PLAN = {
 export const WORK_WAYS = {
   business_id: key(uuid()),
   travel_minutes: or(whole(), 0),
+  /** the hours within which visits are made, “08:00:00” */
+  day_from: or(text(), '08:00'),
+  day_until: or(text(), '18:00'),
   invoice_prefix: or(text(), ''),
   invoice_next: or(whole(), 1),
   invoice_digits: or(whole(), 1),

@@ -1,4 +1,5 @@
-import type { Calendar, CalendarPiece, CalendarView } from '../../core/contract/calendar';
+import type { Calendar, CalendarHeld, CalendarPiece, CalendarView } from '../../core/contract/calendar';
+import type { WorkWays } from '../../core/contract/records/workWays';
 import {
   civilOf,
   endOfMonth,
@@ -11,21 +12,23 @@ import {
 } from '../../core/dates/civil';
 import { isWorkingDay } from '../../core/dates/workingDays';
 import { isoMoment, momentOf, wallClockOf } from '../../core/dates/zone';
+import { heldFor } from '../../core/describe/heldFor';
 import type { Formats } from '../../core/fill/formats/formats';
 import { formatsOf } from '../../core/fill/formats/formatsOf';
 import { fullName } from '../../core/people/names';
 import { SCHEMA_DEFAULTS } from '../../core/records/defaults';
 import type { RecordBook } from '../../core/records/recordBook';
 import { inLanes } from '../../core/work/lanes';
+import { minutesOfClock } from '../../core/work/wallClock';
 import { bookingsWithin, type BookingWithin } from '../../data/repositories/records/bookingsWithin';
+import { waysAlone } from '../../data/repositories/records/workWays';
+import { heldOn, type HeldDay } from '../../data/repositories/sending/heldDays';
 import { businessBook } from '../businessBook';
 import { connection } from '../connection';
 import { forMember } from '../forMember';
 import type { CurrentMember } from '../signIn/currentMember';
 
 const DAY_MINUTES = 1440;
-/** The hours that are shown where nothing lies outside of them. */
-const USUAL = { from: 8, until: 18 };
 
 /**
  * A day, a week or a month of bookings.
@@ -42,8 +45,10 @@ export const calendar = forMember(
     const at = readDay(asked ?? '') ?? book.today;
     const days = daysOf(view, at, firstWeekday(book));
     const begin = (day: Day) => new Date(momentOf({ day, time: 0 }, book.zone));
-    const found = await bookingsWithin(connection(), business_id, [
-      [begin(days[0]!), begin(days.at(-1)! + 1)],
+    const [found, ways, held] = await Promise.all([
+      bookingsWithin(connection(), business_id, [[begin(days[0]!), begin(days.at(-1)! + 1)]]),
+      waysAlone(connection(), business_id),
+      heldOn(connection(), business_id, days.map(isoOf), isoOf(book.today)),
     ]);
     const parts = days.map((day, i) =>
       found.flatMap((booking) => pieceOn(day, i, booking, book, formats) ?? []),
@@ -65,23 +70,31 @@ export const calendar = forMember(
       zone: book.zone,
       days: days.map((day) => ({
         day: isoOf(day),
-        words: formats.dayInWeek(day),
+        words: formats.dayInWeek(day, book.today),
         short: short.format(new Date(`${isoOf(day)}T00:00Z`)),
         isToday: day === book.today,
         isOff: !isWorkingDay(day, book.workingDays),
         isOutside: view === 'month' && civilOf(day).month !== civilOf(at).month,
+        held: held.filter((one) => one.day === isoOf(day)).map((one) => heldInCalendar(one, book)),
       })),
       pieces,
       whole: parts.flat().filter(isWhole),
-      hours: hoursOf(pieces, days[0]!, book, formats),
+      hours: hoursOf(pieces, ways, days[0]!, book, formats),
       ...(days.includes(clock.day) ? { now: Math.floor(clock.time / 60_000) } : {}),
     };
   },
 );
 
-function hoursOf(pieces: readonly CalendarPiece[], day: Day, { zone }: RecordBook, formats: Formats) {
-  const from = Math.min(USUAL.from, ...pieces.map((piece) => Math.floor(piece.from / 60)));
-  const until = Math.max(USUAL.until, ...pieces.map((piece) => Math.ceil(piece.until / 60)));
+/** The hours that are shown: those of the working day, and what lies outside of them. */
+function hoursOf(
+  pieces: readonly CalendarPiece[],
+  { day_from, day_until }: Pick<WorkWays, 'day_from' | 'day_until'>,
+  day: Day,
+  { zone }: RecordBook,
+  formats: Formats,
+) {
+  const from = Math.floor(Math.min(minutesOfClock(day_from), ...pieces.map((piece) => piece.from)) / 60);
+  const until = Math.ceil(Math.max(minutesOfClock(day_until), ...pieces.map((piece) => piece.until)) / 60);
   const words = range(from, until - from).map((hour) =>
     formats.time(momentOf({ day, time: hour * 3_600_000 }, zone)),
   );
@@ -123,6 +136,11 @@ function firstWeekday({ business }: RecordBook): number {
 function titleOf(view: CalendarView, at: Day, days: readonly Day[], formats: Formats): string {
   if (view === 'day') return formats.date(at, 'long date');
   return view === 'month' ? formats.date(at, 'month') : `Week of ${formats.date(days[0]!, 'date')}`;
+}
+
+function heldInCalendar(held: HeldDay, book: RecordBook): CalendarHeld {
+  const { letter, name, enquiry } = held;
+  return { letter, name, words: heldFor(held, book), ...(enquiry === null ? {} : { enquiry }) };
 }
 
 function pieceOn(

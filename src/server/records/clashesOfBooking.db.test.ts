@@ -50,8 +50,11 @@ it('what lasts for days stands in the way on each of them', async () => {
   expect(await words({ member: 'teo' })).toEqual([
     'Teo is booked then: Oda Hartigan, tuning visit, 7 June to 18 June.',
   ]);
-  const [day] = await freeDays(imke, [DAY]);
-  expect(day).toMatchObject({ free: false, words: 'Tuesday 15 June: 1 visit, nothing for Imke and Runa' });
+  const [day] = (await freeDays(imke, [DAY])).days;
+  expect(day).toMatchObject({
+    free: true,
+    words: 'Tuesday 15 June: 1 visit, room for Imke all day',
+  });
   const week = await calendar(imke, 'week', DAY);
   expect(week.whole.map(({ day: at, key }) => [at, key])).toEqual(
     [0, 1, 2, 3].map((at) => [at, 'b-hartigan']),
@@ -69,7 +72,7 @@ it('what was cancelled stands in nobody’s way', async () => {
     ends_at: undefined,
   });
   expect(await words({ member: 'teo' })).toEqual([]);
-  expect(await freeDays(imke, [DAY, 'no day'])).toMatchObject([
+  expect((await freeDays(imke, [DAY, 'no day'])).days).toMatchObject([
     { free: true, words: 'Tuesday 15 June: free' },
   ]);
 });

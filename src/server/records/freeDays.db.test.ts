@@ -1,4 +1,5 @@
 import { expect, it } from 'vitest';
+import { stableId } from '../../data/stableId';
 import { connection } from '../connection';
 import { holdDays } from '../letters/holdDays';
 import { sendLetter } from '../sending/sendLetter';
@@ -6,9 +7,9 @@ import { takeBackLetter } from '../sending/takeBackLetter';
 import { written } from '../sending/test/written';
 import { demonstrationDatabase } from '../test/demonstrationDatabase';
 import { imke } from '../test/imke';
-import { changeBooking } from './changeBooking';
+import { calendar } from './calendar';
 import { clashesOfBooking } from './clashesOfBooking';
-import { freeDays, freeDaysNear, takenDays } from './freeDays';
+import { freeDays, takenDays } from './freeDays';
 import { recordFacts } from './keepRecord';
 
 process.env.FAIRQUILL_NOW = '2026-11-25T09:00:00Z';
@@ -18,21 +19,60 @@ demonstrationDatabase();
 const DAY = '2027-06-15';
 
 const daysOf = async (days: readonly string[]) => {
-  const { days: asked, nearest } = await freeDaysNear(imke, days);
+  const { days: asked, nearest } = await freeDays(imke, days, { near: true });
   return [asked.map(({ free }) => free), nearest.map(({ day }) => day)];
 };
 
+/** Changes a visit, and whose it is, past all that is asked of who does it by hand. */
+const moved = (key: string, facts: Record<string, unknown>) =>
+  connection().inBusiness(imke.business_id, () =>
+    connection().models.booking.update(facts, { where: { business_id: imke.business_id, key } }),
+  );
+const hours = (from: string, until: string) => ({
+  starts_at: new Date(`${DAY}T${from}+01:00`),
+  ends_at: new Date(`${DAY}T${until}+01:00`),
+});
+const wordsOf = async (by = {}) => (await freeDays(imke, [DAY], by)).days[0]!.words;
+
 it('the nearest days that are free are offered where one that is asked for is not', async () => {
   expect(await daysOf([DAY])).toEqual([[true], []]);
-  const { version } = (await recordFacts(imke, 'booking', 'b-hartigan'))!;
-  const moved = { starts_at: `${DAY}T09:30:00Z`, ends_at: `${DAY}T11:00:00Z`, status: undefined };
-  await changeBooking(imke, 'b-hartigan', { version, ...moved });
+  // Nobody’s yet: it may be anybody’s.
+  await moved('b-hartigan', { ...hours('08:30', '17:30'), member_id: null });
+  expect(await wordsOf()).toBe('Tuesday 15 June: 1 visit, no room');
   // Neither the Sunday before nor what is asked for already.
   expect(await daysOf([DAY])).toEqual([[false], ['2027-06-14', '2027-06-16', '2027-06-17']]);
   expect(await daysOf([DAY, '2027-06-16'])).toEqual([
     [false, true],
     ['2027-06-14', '2027-06-17', '2027-06-18'],
   ]);
+});
+
+it('a day has room for whoever has time for the service, with the way there and back', async () => {
+  const teo = stableId('member', 'teo');
+  await moved('b-hartigan', { ...hours('10:30', '12:00'), member_id: teo });
+  // 20 minutes from one client to the next.
+  expect(await wordsOf()).toBe(
+    'Tuesday 15 June: 1 visit, room for Imke all day; for Teo until 10:10 and from 12:20',
+  );
+  await moved('b-reyes', { ...hours('14:00', '16:30'), member_id: teo });
+  const teos = async (service: string) => (await wordsOf({ service })).replace(/.*for Teo /, '');
+  expect(await teos('anything')).toBe('until 10:10, 12:20 to 13:40 and from 16:50');
+  expect(await teos('Tuning Visit')).toBe('until 10:10');
+  expect(await wordsOf({ service: 'piano move' })).toContain('for Teo until 10:10');
+  // Who has done no visit within the year does none.
+  expect(await wordsOf()).not.toContain('Runa');
+});
+
+it('the working day is as long as the business says', async () => {
+  await connection().inBusiness(imke.business_id, () =>
+    connection().models.work_ways.update({ day_from: '10:00', day_until: '12:30' }, { where: {} }),
+  );
+  expect(await wordsOf()).toBe('Tuesday 15 June: 2 visits, room for Imke all day');
+  const { hours: shown } = await calendar(imke, 'day', '2027-06-16');
+  expect(shown).toMatchObject({ from: 10, until: 13 });
+  await connection().inBusiness(imke.business_id, () =>
+    connection().models.work_ways.update({ day_from: '08:00', day_until: '18:00' }, { where: {} }),
+  );
 });
 
 it('a day off is not free, and nothing that is past is offered', async () => {
@@ -67,14 +107,14 @@ async function offer(choices = {}) {
 }
 
 const heldFor = async (enquiry?: string) =>
-  (await freeDays(imke, OFFERED, enquiry)).map(({ held, words, free }) => [
+  (await freeDays(imke, OFFERED, { enquiry })).days.map(({ held, words, free }) => [
     held.map((one) => one.words),
     words.split(': ')[1]!.includes('held'),
     free,
   ]);
 
 it('days that a letter offers are held for its reader, until the day that it names', async () => {
-  const before = await freeDays(imke, OFFERED);
+  const { days: before } = await freeDays(imke, OFFERED);
   const letter = await offer();
   // Three working days from Wednesday, 25 November.
   const words = `Held for ${await nameOf(ASKING!)} until Monday 30 November`;
@@ -85,10 +125,16 @@ it('days that a letter offers are held for its reader, until the day that it nam
   ]);
   // For whom they are held they are as free as they were.
   expect(await heldFor(ASKING)).toEqual(isFree.map((free) => [[words], false, free]));
-  expect((await freeDays(imke, [], ASKING)).map(({ day }) => day)).toEqual(OFFERED);
-  expect(await freeDays(imke, [], OTHER)).toEqual([]);
+  expect((await freeDays(imke, [], { enquiry: ASKING })).days.map(({ day }) => day)).toEqual(OFFERED);
+  expect((await freeDays(imke, [], { enquiry: OTHER })).days).toEqual([]);
   const { business_id } = imke;
   expect((await takenDays(business_id, OFFERED, OTHER)).map(({ day }) => day)).toEqual(OFFERED);
+
+  // The calendar has it, for whom and until when.
+  const { days } = await calendar(imke, 'week', OFFERED[0]);
+  expect(days.flatMap(({ day, held }) => held.map((one) => [day, one.words, one.enquiry]))).toEqual(
+    OFFERED.map((day) => [day, words, ASKING]),
+  );
 
   // Whoever books that day for somebody else is told.
   const visit = { items: [], starts_at: `${OFFERED[0]}T14:00:00Z`, ends_at: `${OFFERED[0]}T15:00:00Z` };

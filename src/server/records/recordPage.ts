@@ -123,7 +123,7 @@ async function ofItsKind(
     }
     case 'enquiry': {
       const days = (book.enquiries.get(key)!.wanted_on ?? []).slice(0, MOST_DAYS);
-      const asked = await freeDays(member, days, key);
+      const { days: asked } = await freeDays(member, days, { enquiry: key });
       return asked.length > 0 ? { days: asked } : {};
     }
     default:

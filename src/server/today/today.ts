@@ -79,7 +79,7 @@ export const today = forMember(async (member: CurrentMember): Promise<Today> => 
   for (const template of await templatesByKey(database, business_id, id, needed)) desk.bring(template);
   const formats = formatsOf(business);
   return {
-    date: formats.dayInWeek(business.today),
+    date: formats.dayInWeek(business.today, business.today),
     iso: looking.today,
     cards: cards.map(({ occasion, template }) => cardOf(occasion, template, desk, key)),
     more: open.length - shown.length,

@@ -36,7 +36,14 @@ export function WorkWaysForm({ owner, ways, currency }: Props) {
     <KeptFormFrame kept={kept}>
       <Services currency={currency} />
       <section className="form-part" aria-labelledby="work-way">
-        <h2 id="work-way">On the way</h2>
+        <h2 id="work-way">Visits</h2>
+        <Field name="day_from" label="The day begins at" type="time" />
+        <Field
+          name="day_until"
+          label="and ends at"
+          type="time"
+          help="Whether a day has room for another visit is told by these hours; the calendar shows them."
+        />
         <Field
           name="travel_minutes"
           label="Minutes from one client to the next"

@@ -32,7 +32,10 @@ export function EnquiryForm({ owner, recordKey, facts, choices, parts: given }: 
     act: (now: EnquiryFacts) => (isNew && now.status === 'waiting' ? 'enquiry answered' : undefined),
     recordKey,
   });
-  const days = useWatch({ control: kept.form.control, name: 'wanted_on' }) as string[];
+  const [days, service] = useWatch({ control: kept.form.control, name: ['wanted_on', 'service'] }) as [
+    string[],
+    string,
+  ];
   const { client, called, setCalled } = useFormClient(kept, given);
   return (
     <KeptFormFrame kept={kept} button={isNew ? 'Write the enquiry down' : 'Keep'}>
@@ -59,7 +62,7 @@ export function EnquiryForm({ owner, recordKey, facts, choices, parts: given }: 
         <h2 id="enquiry-what">For what</h2>
         <ServiceField services={ways.services} label="What they want done" />
         <DayList name="wanted_on" label="Days they asked for" locale={locale} />
-        <FreeDays days={days} />
+        <FreeDays days={days} service={service} />
         <Field name="message" label="In their words" as="textarea" rows={4} />
         <Choice
           name="status"

@@ -13,9 +13,9 @@ const MOST = 31;
  */
 export function useFreeDays(
   days: readonly string[],
-  { near, enquiry }: { near: boolean; enquiry?: string | undefined },
+  { near, enquiry, service }: { near: boolean; enquiry?: string | undefined; service?: string | undefined },
 ): { answer?: FreeDaysAnswer } | undefined {
-  const asked = JSON.stringify({ days: days.slice(0, MOST), near, enquiry });
+  const asked = JSON.stringify({ days: days.slice(0, MOST), near, enquiry, service });
   const [told, setTold] = useState<{ asked: string; answer?: FreeDaysAnswer }>();
   const isAsked = days.length > 0 || enquiry !== undefined;
   useEffect(() => {

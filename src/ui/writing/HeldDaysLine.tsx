@@ -44,10 +44,10 @@ export function heldInWords(holds: HeldDays, book: RecordBook): string | undefin
 /** “7 December and 9 December”, “Monday 30 November”. */
 function daysInWords({ days, until }: HeldDays, book: RecordBook): { days: string; until?: string } {
   const formats = formatsOf(book);
-  const named = days.map((iso) => formats.date(readDayAtStart(iso)!, 'day and month'));
+  const named = days.map((iso) => formats.dayNear(readDayAtStart(iso)!, book.today));
   const last = readDayAtStart(until ?? '');
   return {
     days: formats.and(named),
-    ...(last === undefined ? {} : { until: formats.dayInWeek(last) }),
+    ...(last === undefined ? {} : { until: formats.dayInWeek(last, book.today) }),
   };
 }

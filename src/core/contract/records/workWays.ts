@@ -16,6 +16,12 @@ const whole = (least: number, most: number) =>
     .min(least, `Not below ${least}.`)
     .max(most, `Not above ${most}.`);
 
+/** A time of the day, as “08:00”. */
+const clock = () =>
+  string()
+    .required('Write a time, as 08:00.')
+    .matches(/^(?:[01]\d|2[0-3]):[0-5]\d$/, 'Write a time, as 08:00.');
+
 const service = (currency: string) =>
   object({
     id: rowId(),
@@ -55,6 +61,12 @@ export function workWaysFacts(currency: string) {
   return object({
     version: VERSION,
     travel_minutes: whole(0, 480).required('Write how many minutes, as 0.'),
+    day_from: clock(),
+    day_until: clock().test(
+      'after',
+      'The day ends after it begins.',
+      (until, { parent }) => until > (parent as { day_from: string }).day_from,
+    ),
     invoice_prefix: string().trim().max(30, 'That is longer than 30 characters.').defined(),
     invoice_next: whole(1, 2_000_000_000).required('Write the number of the next invoice.'),
     invoice_digits: whole(1, 9).required('Write how many figures, as 4.'),

@@ -20,6 +20,8 @@ type WriteSum = (units: number) => string;
 type SumForm = 'money' | 'whole money' | 'plain money' | 'whole number';
 const DAY_MS = 86_400_000;
 const MINUTE_MS = 60_000;
+/** Days from which on a day is said with its year. */
+const FAR = 300;
 
 const DATE_FORMS: Record<DateForm, Intl.DateTimeFormatOptions> = {
   date: { dateStyle: 'long' },
@@ -120,9 +122,14 @@ export class Formats {
     return parts.length ? parts.join(' ') : this.unit(0, 'minute');
   }
 
-  /** "Monday 30 November" */
-  dayInWeek(day: Day): string {
-    return `${this.date(day, 'weekday')} ${this.date(day, 'day and month')}`;
+  /** "30 November"; with its year where that is far from today */
+  dayNear(day: Day, today: Day): string {
+    return this.date(day, Math.abs(day - today) < FAR ? 'day and month' : 'date');
+  }
+
+  /** "Monday 30 November"; with its year where that is far from today */
+  dayInWeek(day: Day, today: Day): string {
+    return `${this.date(day, 'weekday')} ${this.dayNear(day, today)}`;
   }
 
   /** "2.5 hours" */

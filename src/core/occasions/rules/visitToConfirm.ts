@@ -26,7 +26,7 @@ export const visitToConfirm: OccasionRule = (book, letters) =>
         start: { kind: 'booking', key: booking.key },
         since: day - CONFIRMED_AHEAD,
         name: clientName(book, booking.client),
-        reason: `${booking.service ?? book.words.booking} on ${formats.dayInWeek(day)} is not confirmed yet`,
+        reason: `${booking.service ?? book.words.booking} on ${formats.dayInWeek(day, book.today)} is not confirmed yet`,
         ...(booking.member ? { member: booking.member } : {}),
         rank: 20 + (day - book.today) / 100,
       },

@@ -35,7 +35,7 @@ export async function bookingsWithin(
          and booking.ends_at - booking.starts_at > interval '1 day' and booking.ends_at > from_at and booking.starts_at < until_at)
      select booking.key, booking.version, service, status, starts_at, ends_at, member.key as member,
        client.key as client, client.name as client_name, coalesce(booking.location, client.address) ->> 'town' as town,
-       array(select item.key from booking_item one join item on item.business_id = one.business_id and item.id = one.item_id
+       array(select item.key::text from booking_item one join item on item.business_id = one.business_id and item.id = one.item_id
          where one.business_id = booking.business_id and one.booking_id = booking.id order by one.position) as items
      from found join booking on booking.business_id = $business_id and booking.id = found.id
      join client on client.business_id = booking.business_id and client.id = booking.client_id

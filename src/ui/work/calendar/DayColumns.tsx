@@ -5,6 +5,7 @@ import { useRef, useState, type PointerEvent } from 'react';
 import type { Calendar, CalendarPiece } from '../../../core/contract/calendar';
 import type { BookingWords } from '../../../core/records/bookingWords';
 import { recordPath } from '../../records/recordPath';
+import { HeldDay } from './HeldDay';
 import type { Step } from './useMoving';
 
 interface Props {
@@ -59,13 +60,16 @@ export function DayColumns({ calendar, words, onMove }: Props) {
   return (
     <div className={`hours hours-${days.length}`}>
       <div className="hours-days">
-        {days.map(({ day, words: named, short, isToday, isOff }, i) => (
+        {days.map(({ day, words: named, short, isToday, isOff, held }, i) => (
           <div key={day} className={`${isToday ? 'is-today' : ''} ${isOff ? 'is-off' : ''}`}>
             <h2>
               <Link href={`/work/bookings/calendar?view=day&day=${day}`} prefetch={false} aria-label={named}>
                 {days.length === 1 ? named : short}
               </Link>
             </h2>
+            {held.map((one) => (
+              <HeldDay key={one.letter} held={one} />
+            ))}
             {whole
               .filter((piece) => piece.day === i)
               .map((piece) => (

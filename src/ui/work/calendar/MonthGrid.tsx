@@ -2,6 +2,7 @@ import Link from 'next/link';
 import type { Calendar } from '../../../core/contract/calendar';
 import type { BookingWords } from '../../../core/records/bookingWords';
 import { recordPath } from '../../records/recordPath';
+import { HeldDay } from './HeldDay';
 
 /** So many stand in a day; the others are told by their number. */
 const MOST = 3;
@@ -17,7 +18,7 @@ export function MonthGrid({
   const all = [...whole, ...pieces];
   return (
     <ol className="month">
-      {days.map(({ day, words: named, short, isToday, isOff, isOutside }, i) => {
+      {days.map(({ day, words: named, short, isToday, isOff, isOutside, held }, i) => {
         const own = all.filter((piece) => piece.day === i);
         const more = own.length - MOST;
         return (
@@ -32,6 +33,9 @@ export function MonthGrid({
                 {short}
               </Link>
             </h2>
+            {held.map((one) => (
+              <HeldDay key={one.letter} held={one} />
+            ))}
             {own.slice(0, more > 1 ? MOST : MOST + 1).map(({ key, begins, client, status }) => (
               <Link
                 key={key}
