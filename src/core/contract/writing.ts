@@ -33,6 +33,8 @@ export interface WritingAnswer {
   drafts: DraftsThere;
   /** within so many days the same letter to the same person is asked about */
   sameLetterDays: number;
+  /** of an enquiry that asks for days: whether none of them is free */
+  daysTaken?: boolean;
   /** templates of which somebody is writing the next version; letters use the one before */
   reworded: { key: string; by: string; own: boolean }[];
   /** how the telephone numbers in the records are written in their countries */

@@ -81,6 +81,24 @@ function fits(start: StartingPoint, letters: PastLetter[] = []) {
 const from = (kind: StartingPoint['kind'], key: string) => ({ kind, key });
 
 describe('the moment of a template is read from its own words', () => {
+  it('say that days are taken where they are, and not where one is free', () => {
+    const answers = [
+      template('Thanks', 'enquiry', 'thank you', 'action: enquiry answered, first\n'),
+      template('Taken', 'enquiry', 'it is taken', 'action: enquiry day taken, first\n'),
+    ];
+    const found = (daysTaken?: boolean) => {
+      const situation = situationFrom(new RecordBook(RECORDS, 0), from('enquiry', 'e1'), {
+        sender: { key: 'm' },
+      })!;
+      const known = { ...situation, ...(daysTaken === undefined ? {} : { daysTaken }) };
+      const { fitting, others } = fittingTemplates(answers, known, [], schemaOf(RECORDS));
+      return [fitting.map(({ key }) => key), [...others.values()]];
+    };
+    expect(found()).toEqual([['thanks', 'taken'], []]);
+    expect(found(true)).toEqual([['taken', 'thanks'], []]);
+    expect(found(false)).toEqual([['thanks'], [{ key: 'taken', reason: 'A day asked for is free' }]]);
+  });
+
   it('what is always said counts, what an only-when says does not', () => {
     const guarded = template('G', 'invoice', '{{#when invoice.is_overdue}}{{invoice.days_overdue}}{{/when}}');
     expect(speaksOf(guarded).overdue).toBe(false);

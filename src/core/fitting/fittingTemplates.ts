@@ -207,6 +207,8 @@ function forWhom({ writtenTo = 'client' }: TemplateHead, { project }: Situation)
 function aptnessOf(template: AnyTemplate, schema: Schema, situation: Situation, formats: Formats): Aptness {
   const moment = momentOf(topicsOf(template), situation, formats);
   const holds = fitsWhen(template.head, schema, situation);
+  const byDays = holds === false ? undefined : ofDaysTaken(template.head, situation);
+  if (byDays) return byDays;
   if (holds === undefined) return moment;
   if (holds)
     return {
@@ -216,6 +218,14 @@ function aptnessOf(template: AnyTemplate, schema: Schema, situation: Situation, 
       apt: 1,
     };
   return { apt: -1, reason: moment.reason && moment.apt < 0 ? moment.reason : 'Not the moment for it' };
+}
+
+/** Whoever asks for days is told that they are taken where none of them is free, and not where one is. */
+function ofDaysTaken({ action }: TemplateHead, { daysTaken }: Situation): Aptness | undefined {
+  if (action?.act !== 'enquiry day taken' || daysTaken === undefined) return undefined;
+  return daysTaken
+    ? { apt: 1, near: true, reason: 'None of the days asked for is free' }
+    : { apt: -1, reason: 'A day asked for is free' };
 }
 
 function times(count: number): string {

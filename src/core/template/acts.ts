@@ -4,6 +4,7 @@
  */
 export const ACTS = [
   'enquiry answered',
+  'enquiry day taken',
   'visit confirmed',
   'visit ahead',
   'visit moved',

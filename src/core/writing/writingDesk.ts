@@ -56,6 +56,8 @@ export interface WritingFacts {
   letters?: readonly PastLetter[];
   /** within so many days the same letter to the same person is asked about */
   sameLetterDays?: number;
+  /** of an enquiry: whether none of the days that it asks for is free, as far as that is known */
+  daysTaken?: boolean;
 }
 
 /** A letter as it is filled by rule and choice, before any word is changed by hand. */
@@ -162,6 +164,8 @@ export class WritingDesk {
     const book = this.bookOf(choices);
     const sender = book.members.get(this.facts.member) ?? { key: this.facts.member };
     const { project, booking, invoice } = choices;
+    const { daysTaken } = this.facts;
+    const calendar = start.kind === 'enquiry' && daysTaken !== undefined ? { daysTaken } : {};
     const wishes = {
       sender,
       writtenTo,
@@ -170,9 +174,12 @@ export class WritingDesk {
       ...(invoice === undefined ? {} : { invoice }),
     };
     const byRule = situationFrom(book, start, wishes);
-    if (!byRule || !choices.recipients) return byRule;
-    const recipients = choices.recipients.flatMap((reference) => recipientOf(reference, byRule) ?? []);
-    return recipients.length ? situationFrom(book, start, { ...wishes, recipients }) : byRule;
+    if (!byRule) return undefined;
+    const recipients = (choices.recipients ?? []).flatMap(
+      (reference) => recipientOf(reference, byRule) ?? [],
+    );
+    const found = recipients.length ? situationFrom(book, start, { ...wishes, recipients })! : byRule;
+    return { ...found, ...calendar };
   }
 
   /** The records as of when the letter goes: what is “tomorrow” then may be “in three days” now. A time that has passed is none. */

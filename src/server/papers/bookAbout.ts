@@ -9,8 +9,5 @@ import { connection } from '../connection';
 export async function bookAbout(business_id: string, start: StartingPoint): Promise<RecordBook | undefined> {
   const record = await startingRecord(connection(), business_id, start);
   if (!record) return undefined;
-  return new RecordBook(
-    (await recordsOfBusiness(connection(), business_id, scopeFrom(record)))!,
-    now(),
-  );
+  return new RecordBook((await recordsOfBusiness(connection(), business_id, scopeFrom(record)))!, now());
 }

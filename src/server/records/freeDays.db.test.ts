@@ -1,5 +1,6 @@
 import { expect, it } from 'vitest';
 import { stableId } from '../../data/stableId';
+import { WritingDesk } from '../../core/writing/writingDesk';
 import { connection } from '../connection';
 import { holdDays } from '../letters/holdDays';
 import { sendLetter } from '../sending/sendLetter';
@@ -7,6 +8,7 @@ import { takeBackLetter } from '../sending/takeBackLetter';
 import { written } from '../sending/test/written';
 import { demonstrationDatabase } from '../test/demonstrationDatabase';
 import { imke } from '../test/imke';
+import { factsForWriting } from '../writing/factsForWriting';
 import { calendar } from './calendar';
 import { clashesOfBooking } from './clashesOfBooking';
 import { freeDays, takenDays } from './freeDays';
@@ -171,6 +173,25 @@ it('what an enquiry asked for is held no longer once it became work', async () =
     connection().models.enquiry.update({ status: 'became work' }, { where: { key: ASKING! } }),
   );
   expect((await heldFor(OTHER))[0]![0]).toEqual([]);
+});
+
+it('who asks for days that are all taken is told so first', async () => {
+  const likeliest = async () => {
+    const start = { kind: 'enquiry', key: ASKING! } as const;
+    const facts = (await factsForWriting(imke, start))!;
+    const desk = new WritingDesk({ ...facts, ...facts.list! });
+    const [first] = desk.fitting(desk.situation(start)!, []).fitting;
+    return [facts.daysTaken, first!.key];
+  };
+  await connection().inBusiness(imke.business_id, () =>
+    connection().models.enquiry.update({ status: 'waiting' }, { where: { key: ASKING! } }),
+  );
+  expect(await likeliest()).toEqual([false, 'thank-you-for-asking']);
+  await connection().inBusiness(imke.business_id, () =>
+    connection().models.enquiry.update({ wanted_on: [DAY] }, { where: { key: ASKING! } }),
+  );
+  await moved('b-hartigan', { ...hours('08:30', '17:30'), member_id: null });
+  expect(await likeliest()).toEqual([true, 'that-day-is-taken']);
 });
 
 async function nameOf(enquiry: string): Promise<string> {

@@ -4,6 +4,8 @@ import { isWorkingDay } from '../../core/dates/workingDays';
 import { momentOf } from '../../core/dates/zone';
 import type { TakenDay } from '../../core/proof/proofMark';
 import type { RecordBook } from '../../core/records/recordBook';
+import type { RecordsFile } from '../../core/records/recordsFile';
+import type { StartingPoint } from '../../core/records/which/situation';
 import { bookingsWithin, type Span } from '../../data/repositories/records/bookingsWithin';
 import { roomFor, type RoomAsked } from '../../data/repositories/records/roomFor';
 import { daysHeldFor, heldOn } from '../../data/repositories/sending/heldDays';
@@ -50,6 +52,17 @@ export async function takenDays(
   if (days.length === 0) return [];
   const asked = await daysAsked(business_id, days, await askingBy(business_id, { enquiry }));
   return asked.filter(({ free }) => !free).map(({ day, words }) => ({ day, words }));
+}
+
+/** Whether none of the days is free that the enquiry asks for which a letter starts from; undefined: it asks for none. */
+export async function areDaysTaken(
+  business_id: string,
+  { kind, key }: StartingPoint,
+  { enquiries = [] }: RecordsFile,
+): Promise<boolean | undefined> {
+  const wanted = kind === 'enquiry' ? (enquiries.find((one) => one.key === key)?.wanted_on ?? []) : [];
+  if (wanted.length === 0) return undefined;
+  return (await takenDays(business_id, wanted, key)).length === wanted.length;
 }
 
 async function askingBy(business_id: string, by: RoomAsked): Promise<DayAsking> {

@@ -10,6 +10,7 @@ import { recordsOfBusiness } from '../../data/repositories/recordsOfBusiness';
 import { scopeFrom, startOfLetter } from '../../data/repositories/startingRecords';
 import { templatesInDraft } from '../../data/repositories/templates/templateDrafts';
 import { editionOfTemplates, templatesByKey } from '../../data/repositories/templates/templatesOfBusiness';
+import { areDaysTaken } from '../records/freeDays';
 import { now } from '../clock';
 import { connection } from '../connection';
 import type { CurrentMember } from '../signIn/currentMember';
@@ -47,8 +48,10 @@ export const factsForWriting = forMember(
       businessSettings(database, business_id),
       draftsThere(database, { business_id, member_id: id }, start),
     ]);
+    const daysTaken = await areDaysTaken(business_id, start, records!);
     const facts = {
       records: records!,
+      ...(daysTaken === undefined ? {} : { daysTaken }),
       now: now(),
       member: key,
       business: business_id,

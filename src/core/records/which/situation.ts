@@ -51,6 +51,8 @@ export interface Situation {
   /** everyone it could go to, those it is meant for first */
   addressable: readonly Recipient[];
   copies: readonly ContactData[];
+  /** of the days that the enquiry asks for: whether none is free; absent: it asks for none, or that is not known */
+  daysTaken?: boolean;
 }
 
 /** What a starting point leads to, itself included. The others can only be reached through a listing. */
