@@ -13,7 +13,14 @@ describe('the room on a day', () => {
 
   it.each<[string, Piece[], number[][]]>([
     ['is all of it where nothing is taken', [], [[8, 18]]],
-    ['is what is left before and behind, without the ways', [at(11, 12)], [[8, 10.5], [12.5, 18]]],
+    [
+      'is what is left before and behind, without the ways',
+      [at(11, 12)],
+      [
+        [8, 10.5],
+        [12.5, 18],
+      ],
+    ],
     ['is nothing where too little is left', [at(9.75, 16)], [[16.5, 18]]],
     ['counts both ways between two', [at(8, 10), at(12.5, 17)], [[10.5, 12]]],
     ['is not between two that are too near', [at(8, 10), at(12.25, 17)], []],
@@ -27,7 +34,8 @@ describe('the room on a day', () => {
     expect(room([at(17, 18)], 3000, 0)).toEqual([]);
   });
 
-  it('is none on a day that is over', () => expect(roomOnDay(at(9, 9), [], { minutes: 60, travel: 0 })).toEqual([]));
+  it('is none on a day that is over', () =>
+    expect(roomOnDay(at(9, 9), [], { minutes: 60, travel: 0 })).toEqual([]));
 
   it('is never within what is taken or on the way from it, and is long enough', () => {
     const piece = fc
@@ -56,7 +64,13 @@ it('who has room is told with when, and what is nobody’s yet may be anybody’
   const taken = [{ ...at(8, 17), member: 'teo' }, at(10, 11)];
   const found = whoHasRoom(['imke', 'teo'], DAY, taken, { minutes: 60, travel: 0 });
   expect(found.map(({ member, room }) => [member, hours(room)])).toEqual([
-    ['imke', [[8, 10], [11, 18]]],
+    [
+      'imke',
+      [
+        [8, 10],
+        [11, 18],
+      ],
+    ],
     ['teo', [[17, 18]]],
   ]);
 });

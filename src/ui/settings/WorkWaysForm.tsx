@@ -37,12 +37,11 @@ export function WorkWaysForm({ owner, ways, currency }: Props) {
       <Services currency={currency} />
       <section className="form-part" aria-labelledby="work-way">
         <h2 id="work-way">Visits</h2>
-        <Field name="day_from" label="The day begins at" type="time" />
+        <Field name="day_from" label="The day begins at" help="As 08:00." />
         <Field
           name="day_until"
           label="and ends at"
-          type="time"
-          help="Whether a day has room for another visit is told by these hours; the calendar shows them."
+          help="As 18:00. Whether a day has room for another visit is told by these hours; the calendar shows them."
         />
         <Field
           name="travel_minutes"

@@ -76,7 +76,9 @@ export function clientInRow(
       if (Object.hasOwn(KINDS, words)) return KINDS[words]!;
       reader.doubt('kind', 'A client is a person, a household or an organisation.');
     }
-    return company !== undefined && known === company && person !== company ? 'organisation' : kindOfName(known);
+    return company !== undefined && known === company && person !== company
+      ? 'organisation'
+      : kindOfName(known);
   }
   function addressFrom(): AddressData | undefined {
     const street = [reader.lines('street', 1_000), reader.lines('street_2', 1_000)]

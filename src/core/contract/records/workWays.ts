@@ -16,11 +16,22 @@ const whole = (least: number, most: number) =>
     .min(least, `Not below ${least}.`)
     .max(most, `Not above ${most}.`);
 
+/** “8”, “8.30”, “8:30 pm”, as people write a time of the day */
+const TYPED = /^(\d{1,2})(?:[:.](\d\d))?\s*(?:([ap])\.?m\.?)?$/i;
+
+const CLOCK = /^(?:[01]\d|2[0-3]):[0-5]\d$/;
+
 /** A time of the day, as “08:00”. */
 const clock = () =>
   string()
+    .transform((typed: string) => {
+      const [, hours, minutes = '00', half] = TYPED.exec(typed.trim()) ?? [];
+      if (hours === undefined) return typed;
+      const late = half === undefined ? 0 : (half.toLowerCase() === 'p' ? 12 : 0) - (hours === '12' ? 12 : 0);
+      return `${String(Number(hours) + late).padStart(2, '0')}:${minutes}`;
+    })
     .required('Write a time, as 08:00.')
-    .matches(/^(?:[01]\d|2[0-3]):[0-5]\d$/, 'Write a time, as 08:00.');
+    .matches(CLOCK, 'Write a time, as 08:00.');
 
 const service = (currency: string) =>
   object({
@@ -62,11 +73,10 @@ export function workWaysFacts(currency: string) {
     version: VERSION,
     travel_minutes: whole(0, 480).required('Write how many minutes, as 0.'),
     day_from: clock(),
-    day_until: clock().test(
-      'after',
-      'The day ends after it begins.',
-      (until, { parent }) => until > (parent as { day_from: string }).day_from,
-    ),
+    day_until: clock().test('after', 'The day ends after it begins.', (until, { parent }) => {
+      const { day_from } = parent as { day_from: string };
+      return !CLOCK.test(day_from) || until > day_from;
+    }),
     invoice_prefix: string().trim().max(30, 'That is longer than 30 characters.').defined(),
     invoice_next: whole(1, 2_000_000_000).required('Write the number of the next invoice.'),
     invoice_digits: whole(1, 9).required('Write how many figures, as 4.'),

@@ -27,7 +27,9 @@ export function newClientOf(key: string): NewClient | undefined {
 
 /** What such a starting point has for a key. Undefined: the two are too long, or are no name and address. */
 export function newClientKey(name: string, email: string): string | undefined {
-  const key = [name.replace(/[<>]/g, '').trim().replace(/\s+/gu, ' '), `<${email}>`].filter(Boolean).join(' ');
+  const key = [name.replace(/[<>]/g, '').trim().replace(/\s+/gu, ' '), `<${email}>`]
+    .filter(Boolean)
+    .join(' ');
   return newClientOf(key) && key;
 }
 

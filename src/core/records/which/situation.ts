@@ -197,7 +197,8 @@ function fromAddress(book: RecordBook, key: string, wishes: Wishes): Followed | 
   const known = clientWithAddress(book, nobody.email);
   return fromClient(
     book,
-    choice(known, 'the client who has this address') ?? choice(nobody, 'whoever has this address, no client yet'),
+    choice(known, 'the client who has this address') ??
+      choice(nobody, 'whoever has this address, no client yet'),
     wishes,
   );
 }
