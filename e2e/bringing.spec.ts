@@ -19,6 +19,7 @@ test('a table of clients is matched, mended, brought in and taken out again', as
   await signIn(page);
   await page.goto('/clients');
   await page.getByRole('link', { name: 'From a file' }).click();
+  await expect(page).toHaveURL(/bring-in/);
   await expectAccessible(page);
   await choose(page, 'letter.pdf', '%PDF-1.7');
   await expect(page.getByText('letter.pdf: This is neither a table nor cards nor a calendar.')).toBeVisible();

@@ -42,8 +42,14 @@ export async function openToday(
 
 /** Whether axe finds nothing against WCAG 2.2 AA on the page as it is, and nothing of it lies beside the window. */
 export async function expectAccessible(page: Page): Promise<void> {
-  // After going to another page its title comes last.
-  await expect(page).toHaveTitle(/\S/);
+  // After going to another page its title comes last, and that of the page before goes first.
+  await expect
+    .poll(async () => {
+      const title = await page.title();
+      await page.waitForTimeout(200);
+      return title.trim() !== '' && title === (await page.title());
+    })
+    .toBe(true);
   // A colour on its way to another is neither: one may set out at any moment, as the pointer comes to lie over something.
   await page.emulateMedia({ reducedMotion: 'reduce' });
   await page.evaluate(() =>

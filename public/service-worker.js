@@ -67,7 +67,7 @@ self.addEventListener('fetch', (event) => {
 
 self.addEventListener('message', (event) => {
   const { keep, ahead = [], owner, days } = event.data ?? {};
-  if (typeof keep === 'string') event.waitUntil(keepPages([keep], ahead, { owner, days }));
+  if (typeof keep === 'string') event.waitUntil(keepSeen(keep, ahead, { owner, days }));
 });
 
 /** A page from the server, or as it was seen last. */
@@ -116,19 +116,19 @@ async function keepingOf(cache) {
   return (await cache.match(KEEPING))?.json();
 }
 
-/** Keeps pages as they are now, and what they are built of; those of somebody else go. */
-async function keepPages(paths, ahead, { owner, days }) {
+/** Keeps a page as it is now, and what it is built of, then what may be wanted next; those of somebody else go. */
+async function keepSeen(path, ahead, { owner, days }) {
   if (!(await caches.has(SEEN)) || (await keepingOf(await caches.open(SEEN)))?.owner !== owner)
     await caches.delete(SEEN);
   if (!days) return void (await caches.delete(SEEN));
   const cache = await caches.open(SEEN);
   await cache.put(KEEPING, Response.json({ owner, days }));
   await dropOld(cache, days);
-  for (const path of paths) await keepPage(cache, path, owner, FRESH).catch(() => undefined);
-  await keepParts(days, paths).catch(() => undefined);
+  await keepPage(cache, path, owner, FRESH).catch(() => undefined);
+  await keepParts(days, path).catch(() => undefined);
   // What may be wanted next is kept a while longer, and not where every byte counts.
   if (self.navigator.connection?.saveData) return;
-  for (const path of ahead) await keepPage(cache, path, owner, 30 * FRESH).catch(() => undefined);
+  for (const next of ahead) await keepPage(cache, next, owner, 30 * FRESH).catch(() => undefined);
 }
 
 async function keepPage(cache, path, owner, fresh) {
@@ -142,12 +142,18 @@ async function keepPage(cache, path, owner, fresh) {
   const html = await answer.text();
   // Somebody else may have signed in meanwhile.
   if (!html.includes(`data-owner="${owner}"`) || (await keepingOf(cache))?.owner !== owner) return;
-  const headers = new Headers(answer.headers);
-  const at = String(Date.now());
-  headers.set(KEPT_AT, at);
-  for (const name of ['content-encoding', 'content-length']) headers.delete(name);
+  const headers = keptNow(answer);
   // The page tells of when it is.
-  await cache.put(place, new Response(html.replace('<html ', `<html data-kept-at="${at}" `), { headers }));
+  const shown = html.replace('<html ', `<html data-kept-at="${headers.get(KEPT_AT)}" `);
+  await cache.put(place, new Response(shown, { headers }));
+}
+
+/** The headers of an answer that is kept from now on, with its content as it is read. */
+function keptNow(answer) {
+  const headers = new Headers(answer.headers);
+  headers.set(KEPT_AT, String(Date.now()));
+  for (const name of ['content-encoding', 'content-length']) headers.delete(name);
+  return headers;
 }
 
 /** Pages that were kept for too long go, and the oldest where there are too many. */
@@ -158,11 +164,12 @@ async function dropOld(cache, days) {
     if (at < most || isOver(await cache.match(key), days)) await cache.delete(key);
 }
 
-/**
- * The parts that are built and not here yet, those of the pages first; those of an earlier build stay as long as pages may need
- * them.
- */
-async function keepParts(days, pages) {
+/** When it was looked last whether all parts are here. */
+let partsAt = -Infinity;
+
+/** The parts that are built and not here yet, those of a page first; those of an earlier build stay as long as pages may need them. */
+async function keepParts(days, path) {
+  if (Date.now() - partsAt < FRESH) return;
   const answer = await fetch(PARTS, { cache: 'reload' });
   if (!answer.ok) return;
   const parts = new Set(await answer.json());
@@ -172,10 +179,7 @@ async function keepParts(days, pages) {
     const age = Date.now() - Date.parse((await cache.match(key)).headers.get('date') ?? '');
     if (!(age < days * DAY)) await cache.delete(key);
   }
-  const html = (await Promise.all(pages.map((url) => keptPage(new URL(url, self.location.origin)))))
-    .filter(Boolean)
-    .map((kept) => kept.text());
-  const named = (await Promise.all(html)).join('');
+  const named = (await (await keptPage(new URL(path, self.location.origin)))?.text()) ?? '';
   const wanted = [...parts].sort((a, b) => named.includes(b) - named.includes(a));
   const next = async () => {
     for (let path = wanted.shift(); path; path = wanted.shift())
@@ -183,6 +187,7 @@ async function keepParts(days, pages) {
   };
   // A few at a time: whoever is looking at a page comes first.
   await Promise.all([next(), next(), next()]);
+  partsAt = Date.now();
 }
 
 async function part(request) {
@@ -200,11 +205,8 @@ async function picture(request) {
   const kept = cache && (await cache.match(request.url));
   if (kept) return kept;
   const answer = await fetch(request);
-  if (cache && answer.ok) {
-    const headers = new Headers(answer.headers);
-    headers.set(KEPT_AT, String(Date.now()));
-    await cache.put(request.url, new Response(await answer.clone().blob(), { headers }));
-  }
+  if (cache && answer.ok)
+    await cache.put(request.url, new Response(await answer.clone().blob(), { headers: keptNow(answer) }));
   return answer;
 }
 

@@ -69,6 +69,20 @@ export async function clientOfAddress(
   return found;
 }
 
+/** The enquiries of somebody who is no client yet, by their address, the newest first; those that are closed are left out. */
+export async function enquiriesOfAddress(
+  { sequelize }: Pick<Database, 'sequelize'>,
+  business_id: string,
+  email: string,
+): Promise<{ key: string; name: string | null; service: string | null; status: string }[]> {
+  return sequelize.query(
+    `select key, name, service, status from enquiry
+     where business_id = $business_id and client_id is null and lower(email) = lower($email) and status <> 'closed'
+     order by received_at desc, key limit 3`,
+    { bind: { business_id, email }, type: QueryTypes.SELECT },
+  );
+}
+
 /** Whose records such a letter needs. */
 export function scopeFrom({ client_id, enquiry_id }: LetterStart): RecordScope {
   return {

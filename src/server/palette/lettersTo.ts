@@ -1,5 +1,6 @@
 import type { PaletteLetter } from '../../core/contract/palette';
 import { nameStart } from '../../core/describe/nameStart';
+import { newClientOf } from '../../core/records/which/newClient';
 import type { Situation, StartingPoint } from '../../core/records/which/situation';
 import { hasWords, searchable } from '../../core/searching/finder';
 import { WritingDesk } from '../../core/writing/writingDesk';
@@ -20,7 +21,11 @@ export async function templatesCalled(
   );
 }
 
-/** The letters to a client from some templates, each from the record that it starts from; those that fit first. */
+/**
+ * The letters to a client from some templates, each from the record that it starts from; those that fit first. To an address only those
+ * that go to it.
+ * @param key the client’s, or one that says an address (newClientOf)
+ */
 export async function lettersTo(
   member: CurrentMember,
   { key, name }: { key: string; name: string },
@@ -40,10 +45,12 @@ export async function lettersTo(
     member: member.key,
   });
   const known = desk.situation(client);
+  const address = newClientOf(key)?.email.toLowerCase();
   const letters = templates.flatMap(({ listed }) => {
-    const start = known && startOf(listed.head.startsFrom, known);
+    const { startsFrom } = listed.head;
+    const start = known && (startsFrom === 'client' ? client : startOf(startsFrom, known));
     const situation = start && desk.situation(start, { template: listed.key });
-    if (!situation) return [];
+    if (!situation || (address !== undefined && !goesTo(situation, address))) return [];
     const isFit = desk.fitting(situation, [], [listed]).fitting.length > 0;
     const letter: PaletteLetter = {
       name,
@@ -54,6 +61,10 @@ export async function lettersTo(
     return [{ letter, isFit }];
   });
   return letters.sort((a, b) => Number(b.isFit) - Number(a.isFit)).map(({ letter }) => letter);
+}
+
+function goesTo({ recipients }: Situation, address: string): boolean {
+  return recipients.some(({ record }) => record.data.email?.toLowerCase() === address);
 }
 
 /** The client's record that a template of a kind would start from. */

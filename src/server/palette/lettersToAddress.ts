@@ -2,7 +2,7 @@ import { isAddress } from '../../core/addressing/addresses';
 import type { PaletteLetter } from '../../core/contract/palette';
 import { newClientKey } from '../../core/records/which/newClient';
 import { wordsWanted } from '../../core/searching/finder';
-import { clientOfAddress } from '../../data/repositories/startingRecords';
+import { clientOfAddress, enquiriesOfAddress } from '../../data/repositories/startingRecords';
 import { connection } from '../connection';
 import type { CurrentMember } from '../signIn/currentMember';
 import { lettersTo, templatesCalled } from './lettersTo';
@@ -15,9 +15,9 @@ const AROUND =
 const LONGEST = 300;
 
 /**
- * The letters to an address that is typed out: to the client who has it, else to whoever it may be, who is a client once the letter
- * goes. The words before it are the name; those behind it say which template, or are the name where no template has them. Undefined:
- * there is no address in it.
+ * The letters to an address that is typed out: what they have asked already, then to the client who has it, else to whoever it may be,
+ * who is a client once the letter goes. The words before it are the name; those behind it say which template, or are the name where no
+ * template has them. Undefined: there is no address in it.
  */
 export async function lettersToAddress(
   member: CurrentMember,
@@ -36,7 +36,16 @@ export async function lettersToAddress(
   const note = known
     ? email
     : `${typed ? '' : 'put the name before it; '}no client yet: one is made when the letter goes`;
+  const asked = known ? [] : await enquiriesOfAddress(connection(), member.business_id, email);
   const letters = await lettersTo(member, { key, name }, templates);
-  if (letters.length === 0) return [{ name, from: `client:${key}`, note }];
-  return letters.map((letter) => ({ note, ...letter }));
+  return [
+    ...asked.map((enquiry) => ({
+      name: enquiry.name ?? email,
+      from: `enquiry:${enquiry.key}`,
+      note: ['who asked', enquiry.service, enquiry.status].filter(Boolean).join(', '),
+    })),
+    ...(letters.length > 0
+      ? letters.map((letter) => ({ note, ...letter }))
+      : [{ name, from: `client:${key}`, note }]),
+  ];
 }

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { expect, it } from 'vitest';
 import { putWords } from '../../core/fairCopy/change/putWords';
+import { readStartingPoint } from '../../core/records/which/readStartingPoint';
 import { factsOf } from '../../core/writing/factsOf';
 import { WritingDesk } from '../../core/writing/writingDesk';
 import { clientOfAddress } from '../../data/repositories/startingRecords';
@@ -10,6 +11,7 @@ import { imke } from '../test/imke';
 import { factsForWriting } from '../writing/factsForWriting';
 import { sendLetter } from './sendLetter';
 import { takeBackLetter } from './takeBackLetter';
+import { writeOn } from './writeOn';
 import { sendingDatabase } from './test/sendingDatabase';
 import type { WrittenLetter } from './readyToGo';
 
@@ -97,13 +99,19 @@ it('one for later starts from the client that it has made', async () => {
     ground.database.models.letter_for_later.findAll({ where: { message_id: letter.id }, raw: true }),
   )) as unknown as [Record<string, unknown>];
   expect(row).toMatchObject({ starting_kind: 'client', starting_key: 'tom-quist' });
+  // Taken back, it can be written on although that client is gone.
+  await takeBackLetter(imke, letter.id);
+  expect(await whose('tom@quist.example')).toBeUndefined();
+  const { from } = (await writeOn(imke, letter.id))!;
+  expect(from).toBe('client:Tom Quist <tom@quist.example>');
+  expect(await factsForWriting(imke, readStartingPoint(from)!)).toBeDefined();
 });
 
 it('who is known by an address is written to at it, not where the rule would', async () => {
   const [known] = (
     await imkeWorks(() =>
       ground.database.sequelize.query(
-        "select contact.email from contact join client on client.id = client_id where client.key = 'college'",
+        "select contact.email from contact join client on client.id = client_id where client.key = 'college' and not 'invoices' = any(uses)",
       ),
     )
   ).at(0) as unknown as [{ email: string }];
@@ -111,6 +119,11 @@ it('who is known by an address is written to at it, not where the rule would', a
   expect(letters).toEqual([
     { name: 'Thornholt College', from: `client:<${known.email}>`, note: known.email },
   ]);
+  const [note] = (await findAnything(imke, `${known.email} note`)).letters;
+  expect(note).toMatchObject({ from: `client:<${known.email}>`, template: { key: 'short-note' } });
+  // A reminder would go to whoever pays: it is not offered to this address.
+  const reminders = (await findAnything(imke, `${known.email} reminder`)).letters;
+  for (const { from } of reminders) expect(from).toBe(`client:<${known.email}>`);
   const letter = await toAddress(`<${known.email}>`);
   expect(letter.facts.to[0]).toBe(known.email);
 });
@@ -134,6 +147,14 @@ it.each([
   ['write bram@weiss.example', 'bram@weiss.example', 'client:<bram@weiss.example>'],
 ])('“%s” finds a letter to %s', async (typed, name, from) => {
   expect((await findAnything(imke, typed)).letters).toMatchObject([{ name, from }]);
+});
+
+it('who has asked already is answered first', async () => {
+  const { letters } = await findAnything(imke, 'write bram@tolliver.example');
+  expect(letters).toMatchObject([
+    { name: 'Bram Tolliver', from: 'enquiry:e1', note: 'who asked, tuning visit, waiting' },
+    { from: 'client:<bram@tolliver.example>' },
+  ]);
 });
 
 it('words behind an address say which template', async () => {

@@ -9,8 +9,8 @@ export async function waysAlone(
   business_id: string,
 ): Promise<Omit<WorkWays, 'services' | 'plans'>> {
   const [ways] = await sequelize.query<Omit<WorkWays, 'services' | 'plans'>>(
-    `select version, travel_minutes, to_char(day_from, 'HH24:MI') as day_from, to_char(day_until, 'HH24:MI') as day_until, invoice_prefix, invoice_next, invoice_digits, days_to_pay,
-       trim_scale(tax_rate)::text as tax_rate from work_ways where business_id = $business_id`,
+    `select version, travel_minutes, to_char(day_from, 'HH24:MI') as day_from, to_char(day_until, 'HH24:MI') as day_until,
+       invoice_prefix, invoice_next, invoice_digits, days_to_pay, trim_scale(tax_rate)::text as tax_rate from work_ways where business_id = $business_id`,
     { bind: { business_id }, type: QueryTypes.SELECT },
   );
   return ways!;

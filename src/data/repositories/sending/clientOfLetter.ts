@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { QueryTypes } from 'sequelize';
-import type { NewClient } from '../../../core/records/which/newClient';
+import { newClientKey, type NewClient } from '../../../core/records/which/newClient';
 import { keyOfName } from '../../../core/template/keyOfName';
 import type { Database } from '../../database';
 import { freeKey } from '../freeKey';
@@ -46,12 +46,12 @@ const OF_CLIENT = ['enquiry', 'project', 'booking', 'invoice', 'record_file'];
  * been written to.
  */
 export async function unmakeClientOfLetter(
-  { sequelize }: Database,
+  { sequelize, models }: Database,
   { business_id, id }: { business_id: string; id: string },
 ): Promise<void> {
   // Whatever would come to it meanwhile waits for this.
-  const [client] = await sequelize.query<{ id: string }>(
-    `select id from client where business_id = $business_id and version = 1
+  const [client] = await sequelize.query<{ id: string; name: string; email: string }>(
+    `select id, name, email from client where business_id = $business_id and version = 1
        and id = (select client_id from message where business_id = $business_id and id = $id and made_client) for update`,
     { bind: { business_id, id }, type: QueryTypes.SELECT },
   );
@@ -66,11 +66,11 @@ export async function unmakeClientOfLetter(
     { bind, type: QueryTypes.SELECT },
   );
   if (other) return;
-  await sequelize.query(
-    'update message set client_id = null, made_client = false where business_id = $business_id and id = $id',
-    { bind: { business_id, id } },
-  );
-  await sequelize.query('delete from client where business_id = $business_id and id = $client_id', {
-    bind: { business_id, client_id: client.id },
-  });
+  const of = { business_id, id };
+  await models.message.update({ client_id: null, made_client: false }, { where: of });
+  await models.client.destroy({ where: { business_id, id: client.id } });
+  // One for later is written on from where it began.
+  const { name, email } = client;
+  const starting_key = newClientKey(name === email ? '' : name, email);
+  await models.letter_for_later.update({ starting_key }, { where: { business_id, message_id: id } });
 }
