@@ -182,8 +182,8 @@ async function keepParts(days, path) {
   const named = (await (await keptPage(new URL(path, self.location.origin)))?.text()) ?? '';
   const wanted = [...parts].sort((a, b) => named.includes(b) - named.includes(a));
   const next = async () => {
-    for (let path = wanted.shift(); path; path = wanted.shift())
-      await cache.add(new Request(path, { priority: 'low' }));
+    for (let one = wanted.shift(); one; one = wanted.shift())
+      await cache.add(new Request(one, { priority: 'low' }));
   };
   // A few at a time: whoever is looking at a page comes first.
   await Promise.all([next(), next(), next()]);

@@ -31,10 +31,11 @@ export async function lettersTo(
   { key, name }: { key: string; name: string },
   templates: readonly StandingTemplate[],
 ): Promise<PaletteLetter[]> {
+  if (templates.length === 0) return [];
   const { business_id } = member;
   const client: StartingPoint = { kind: 'client', key };
   const record = await startOfLetter(connection(), business_id, client);
-  if (!record || templates.length === 0) return [];
+  if (!record) return [];
   const records = await recordsOfBusiness(connection(), business_id, scopeFrom(record));
   const desk = new WritingDesk({
     records: records!,

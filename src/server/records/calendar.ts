@@ -13,9 +13,9 @@ import {
 import { isWorkingDay } from '../../core/dates/workingDays';
 import { isoMoment, momentOf, wallClockOf } from '../../core/dates/zone';
 import { heldFor } from '../../core/describe/heldFor';
+import { nameMember } from '../../core/describe/nameMember';
 import type { Formats } from '../../core/fill/formats/formats';
 import { formatsOf } from '../../core/fill/formats/formatsOf';
-import { fullName } from '../../core/people/names';
 import { SCHEMA_DEFAULTS } from '../../core/records/defaults';
 import type { RecordBook } from '../../core/records/recordBook';
 import { inLanes } from '../../core/work/lanes';
@@ -158,7 +158,7 @@ function pieceOn(
   const from = Math.max(0, minutes(starts));
   const until = Math.min(DAY_MINUTES, minutes(ends));
   if (until <= from) return undefined;
-  const member = book.members.get(booking.member ?? '');
+  const member = nameMember(book, booking.member);
   return {
     key: booking.key,
     version: booking.version,
@@ -171,7 +171,7 @@ function pieceOn(
     time: `${formats.time(starts)} to ${formats.time(ends)}`,
     client: booking.client_name,
     service: booking.service,
-    ...(member ? { member: member.given_name ?? fullName(member) ?? member.key } : {}),
+    ...(member ? { member } : {}),
     status: booking.status,
     starts_at: isoMoment(starts, book.zone),
     ends_at: isoMoment(ends, book.zone),

@@ -1,10 +1,10 @@
 import type { ClashAsked, ClashShown } from '../../core/contract/clashes';
-import { fullName } from '../../core/people/names';
 import { dayAt, readMoment } from '../../core/dates/zone';
 import { isoOf } from '../../core/dates/civil';
 import { heldFor } from '../../core/describe/heldFor';
 import { heldOn } from '../../data/repositories/sending/heldDays';
 import { isWorkingDay } from '../../core/dates/workingDays';
+import { nameMember } from '../../core/describe/nameMember';
 import { formatsOf } from '../../core/fill/formats/formatsOf';
 import type { Formats } from '../../core/fill/formats/formats';
 import type { RecordBook } from '../../core/records/recordBook';
@@ -69,7 +69,7 @@ function slotOf(booking: BookingWithin): Booked {
 function inWords({ with: other, kind, minutes }: Clash<Booked>, wanted: Slot, book: RecordBook): string {
   const formats = formatsOf(book);
   const { booking } = other;
-  const who = memberName(book, other.member ?? wanted.member);
+  const who = nameMember(book, other.member ?? wanted.member) ?? 'Somebody';
   const what = `${booking.client_name}, ${booking.service}, ${whenOf(other, formats, book)}`;
   switch (kind) {
     case 'item':
@@ -81,11 +81,6 @@ function inWords({ with: other, kind, minutes }: Clash<Booked>, wanted: Slot, bo
     case 'travel':
       return `${who} has ${minutes === 0 ? 'no time' : formats.duration(minutes)} for the way: ${what}.`;
   }
-}
-
-function memberName(book: RecordBook, key: string | undefined): string {
-  const member = book.members.get(key ?? '');
-  return member?.given_name ?? (member && fullName(member)) ?? 'Somebody';
 }
 
 /** "09:30 to 11:00"; with its day where it begins on another. */

@@ -4,8 +4,8 @@ import { isWorkingDay } from '../../core/dates/workingDays';
 import { momentOf, type Moment } from '../../core/dates/zone';
 import { capital } from '../../core/describe/capital';
 import { heldFor } from '../../core/describe/heldFor';
+import { nameMember } from '../../core/describe/nameMember';
 import { formatsOf } from '../../core/fill/formats/formatsOf';
-import { fullName } from '../../core/people/names';
 import type { RecordBook } from '../../core/records/recordBook';
 import { whoHasRoom, type Piece } from '../../core/work/roomOnDay';
 import { minutesOfClock } from '../../core/work/wallClock';
@@ -40,7 +40,7 @@ export function dayAsked(facts: DayFacts, { book, room, enquiry }: DayAsking): D
     [
       `${formats.time(starts_at.getTime())} to ${formats.time(ends_at.getTime())}`,
       client_name,
-      nameOfMember(member, book),
+      nameMember(book, member),
     ]
       .filter(Boolean)
       .join(', '),
@@ -93,7 +93,7 @@ function roomInWords({ iso, bookings }: DayFacts, book: RecordBook, room: RoomFo
     return ends < day.ends ? `until ${formats.time(ends)}` : 'all day';
   };
   return whoHasRoom(members, day, taken, needed).map(({ member, room: pieces }) =>
-    [book.members.size > 1 && `for ${nameOfMember(member, book)}`, formats.and(pieces.map(said))]
+    [book.members.size > 1 && `for ${nameMember(book, member)}`, formats.and(pieces.map(said))]
       .filter(Boolean)
       .join(' '),
   );
@@ -105,9 +105,4 @@ function workingHours(iso: string, { zone, now }: RecordBook, { day_from, day_un
     momentOf({ day: readDay(iso)!, time: minutesOfClock(clock) * 60_000 }, zone);
   const ends = at(day_until);
   return { starts: Math.min(Math.max(at(day_from), now), ends), ends };
-}
-
-function nameOfMember(key: string | null, { members }: RecordBook): string {
-  const member = members.get(key ?? '');
-  return member?.given_name ?? (member && fullName(member)) ?? '';
 }

@@ -4,6 +4,7 @@ import type { MadeClients, NewClients } from '../../../core/contract/records/new
 import { keyOfName } from '../../../core/template/keyOfName';
 import type { Database } from '../../database';
 import { freeKeys } from '../freeKey';
+import { lockClients } from './lockClients';
 
 /**
  * Writes clients down that are not there yet: one that is called the same and has the same address and number is the same.
@@ -17,9 +18,7 @@ export async function insertClients(
   since: string,
 ): Promise<MadeClients> {
   const { sequelize, models } = database;
-  await sequelize.query("select pg_advisory_xact_lock(hashtextextended('clients ' || $business_id, 0))", {
-    bind: { business_id },
-  });
+  await lockClients(database, business_id);
   const known = await sequelize.query<Told>(
     'select name, email, phone from client where business_id = $business_id and name = any($names)',
     { bind: { business_id, names: clients.map(({ name }) => name) }, type: QueryTypes.SELECT },

@@ -4,6 +4,7 @@ import { newClientKey, type NewClient } from '../../../core/records/which/newCli
 import { keyOfName } from '../../../core/template/keyOfName';
 import type { Database } from '../../database';
 import { freeKey } from '../freeKey';
+import { lockClients } from '../records/lockClients';
 import { clientOfAddress } from '../startingRecords';
 
 /** A client that a letter is to. */
@@ -26,10 +27,7 @@ export async function makeClientOfLetter(
   { name, email, kind }: NewClient,
   since: string,
 ): Promise<ClientOfLetter> {
-  await database.sequelize.query(
-    "select pg_advisory_xact_lock(hashtextextended('clients ' || $business_id, 0))",
-    { bind: { business_id } },
-  );
+  await lockClients(database, business_id);
   const known = await clientOfAddress(database, business_id, email);
   if (known) return { ...known, made: false };
   const client = { id: randomUUID(), name: name ?? email };
