@@ -141,6 +141,8 @@ test('without a connection nothing comes in, and nothing is lost', async ({ page
     ...['BEGIN:VCARD', 'VERSION:4.0', `FN:Wren Marlow ${project.name}`, 'END:VCARD'],
   );
   await expect(page.getByText('One client comes in.')).toBeVisible();
+  // What is there already has been looked for.
+  await expect(page.getByRole('button', { name: 'Bring one client in' })).toBeEnabled();
   await context.setOffline(true);
   await page.getByRole('button', { name: 'Bring one client in' }).click();
   await expect(

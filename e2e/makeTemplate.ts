@@ -19,3 +19,12 @@ export async function makeTemplate(
   expect(answer.ok()).toBe(true);
   return ((await answer.json()) as { key: string }).key;
 }
+
+/** Keeps words as the next version of a template, behind the one that stands. */
+export async function keepVersion(page: Page, key: string, standing: number, text: string): Promise<void> {
+  const answer = await page.request.post(`/api/templates/${key}`, {
+    data: { version: standing, text },
+    headers: { origin: process.env.BASE_URL! },
+  });
+  expect(answer.ok()).toBe(true);
+}

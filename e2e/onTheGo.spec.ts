@@ -3,7 +3,7 @@ import sharp from 'sharp';
 import { expect, test, type Locator, type Page } from '@playwright/test';
 import { ask } from './database';
 import { reach } from './keys';
-import { makeTemplate } from './makeTemplate';
+import { keepVersion, makeTemplate } from './makeTemplate';
 import { openToday, signIn } from './signedIn';
 import { arrived, editable, expectReady, showAllMarks } from './writing';
 
@@ -58,11 +58,7 @@ async function makeReminder(page: Page, name: string) {
     '{{signature}}',
     '',
   ];
-  const answer = await page.request.post(`/api/templates/${key}`, {
-    data: { version: 1, text: words.join('\n') },
-    headers: { origin: process.env.BASE_URL! },
-  });
-  expect(answer.ok()).toBe(true);
+  await keepVersion(page, key, 1, words.join('\n'));
 }
 
 /** Everything by touch on a phone, and by keys alone at a desk. */

@@ -1,5 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { ask } from './database';
+import { keepVersion, makeTemplate } from './makeTemplate';
 import { expectAccessible, openToday } from './signedIn';
 import { arrived, editable, expectReady, sendButton } from './writing';
 
@@ -16,10 +17,26 @@ test('a letter to an address in no record makes its client when it goes, and tak
   const { name, email } = WHO[project.name as 'desk-later'];
   const isPhone = project.name === 'phone-later';
   await openToday(page);
+  // One of its own: others change those of the demonstration.
+  const template = `Word to ${isPhone ? 'the road' : 'the house'}`;
+  const key = await makeTemplate(page, template, template);
+  const words = [
+    ...['---', `name: ${template}`, `group: ${template}`, 'starts from: client', "subject: '{{? Subject}}'"],
+    ...[
+      '---',
+      'Hello {{recipient.greeting_name}},',
+      '',
+      '{{? Your words : long text}}',
+      '',
+      '{{signature}}',
+      '',
+    ],
+  ];
+  await keepVersion(page, key, 1, words.join('\n'));
   await page.getByRole('button', { name: 'Go to …' }).click();
   const palette = page.getByRole('dialog', { name: 'Go to or begin' });
-  await palette.getByRole('combobox').fill(`write ${name} ${email} short note`);
-  const found = palette.getByRole('option', { name: `Write to ${name}, ${email}: Short note` });
+  await palette.getByRole('combobox').fill(`write ${name} ${email} ${template}`);
+  const found = palette.getByRole('option', { name: `Write to ${name}, ${email}: ${template}` });
   await expect(found).toContainText('no client yet: one is made when the letter goes');
   if (isPhone) await found.click();
   else await page.keyboard.press('Enter');
