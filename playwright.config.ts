@@ -1,9 +1,9 @@
 import { defineConfig, devices } from '@playwright/test';
-import { ARGS } from './bin/setup/chromium.mjs';
+import { ARGS, PLACE } from './bin/setup/chromium.mjs';
 
 /** End-to-end tests drive the production build that bin/test.mjs starts; BASE_URL says where. */
 const launchOptions = {
-  executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+  executablePath: process.env.CHROMIUM ?? PLACE,
   args: ARGS,
 };
 const desk = { ...devices['Desktop Chrome'], viewport: { width: 1280, height: 800 }, launchOptions };
