@@ -218,7 +218,8 @@ export class WritingDesk {
     return filled;
   }
 
-  private fillAnew(start: StartingPoint, choices: Choices): FilledLetter | undefined {
+  /** The same, worked out whether it was before or not, and not kept at hand. */
+  fillAnew(start: StartingPoint, choices: Choices): FilledLetter | undefined {
     const template = this.compile(choices.template, choices);
     const situation = this.situation(start, choices);
     if (Array.isArray(template) || !situation) return undefined;

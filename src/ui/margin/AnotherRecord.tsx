@@ -41,9 +41,10 @@ export function AnotherRecord({
                 type="button"
                 className="choice"
                 onClick={() => {
+                  // Before the page changes: to be focused it would have to be laid out once more.
+                  toggle.current?.focus();
                   store.choose(choice);
                   setOpen(false);
-                  toggle.current?.focus();
                 }}
               >
                 <b>{name}</b> {note}

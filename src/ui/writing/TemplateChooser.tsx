@@ -1,14 +1,13 @@
 'use client';
 
 import Link from 'next/link';
-import { memo, useDeferredValue, useMemo, useState, type ReactNode } from 'react';
+import { memo, useCallback, useDeferredValue, useMemo, useState, type ReactNode } from 'react';
 import type { OthersTemplate } from '../../core/contract/templates';
 import type { Fit } from '../../core/fitting/fittingTemplates';
 import type { AnyTemplate } from '../../core/fitting/listedTemplate';
 import { notOffered } from '../../core/fitting/notOffered';
 import { hasWords, searchable, wordsWanted } from '../../core/searching/finder';
 import type { Situation } from '../../core/records/which/situation';
-import { templatesOf, type Choices } from '../../core/writing/letter';
 import { canBePutIn } from '../../core/writing/putIn';
 import { wordsOfTemplate } from '../../core/template/wordsOfTemplate';
 import { SearchField } from '../shell/SearchField';
@@ -21,8 +20,8 @@ interface Props {
   from: string;
   writing: Writing;
   situation: Situation;
-  /** what was decided for the letter; absent: there is none that could be changed */
-  letter: Choices | undefined;
+  /** keys of those that the letter is of, its own first; absent: there is none that could be changed */
+  letter: readonly string[] | undefined;
   onChoose: (template: string, how: How) => void;
   /** on a phone the list gives way to the page */
   behind: boolean;
@@ -34,7 +33,7 @@ interface Props {
 const MOST_FOUND = 40;
 
 /** The templates for a letter: those that fit first, with why, then the others under their groups. */
-export function TemplateChooser({
+export const TemplateChooser = memo(function TemplateChooser({
   title,
   from,
   writing,
@@ -47,12 +46,15 @@ export function TemplateChooser({
   const { letters, groups } = writing;
   const { desk } = writing.store;
   const [puttingIn, setPuttingIn] = useState(false);
-  const into = letter && desk.template(letter.template)?.head;
-  const isThere = useMemo(() => new Set(letter && templatesOf(letter)), [letter]);
-  const choose = (key: string) => {
-    setPuttingIn(false);
-    onChoose(key, puttingIn ? 'put in' : 'instead');
-  };
+  const into = letter && desk.template(letter[0]!)?.head;
+  const isThere = useMemo(() => new Set(letter), [letter]);
+  const choose = useCallback(
+    (key: string) => {
+      setPuttingIn(false);
+      onChoose(key, puttingIn ? 'put in' : 'instead');
+    },
+    [onChoose, puttingIn],
+  );
   const [wanted, setWanted] = useState('');
   const search = useDeferredValue(wanted.trim());
   const offered = useMemo(() => desk.fitting(situation, letters), [desk, letters, situation]);
@@ -156,7 +158,7 @@ export function TemplateChooser({
       )}
     </section>
   );
-}
+});
 
 /** So many that are not offered are told. */
 const MOST_TOLD = 10;

@@ -5,7 +5,7 @@ import { useRouter, useSearchParams } from 'next/navigation';
 import type { WritingAnswer } from '../../core/contract/writing';
 import type { StartingPoint } from '../../core/records/which/situation';
 import { nameStart } from '../../core/describe/nameStart';
-import type { Choices } from '../../core/writing/letter';
+import { templatesOf, type Choices } from '../../core/writing/letter';
 import { useFreeDays } from '../work/useFreeDays';
 import { AskedFor } from './AskedFor';
 import { afterPaint } from '../shell/afterPaint';
@@ -98,13 +98,13 @@ function Desk({ writing, start, asked, onRefresh }: DeskProps) {
   const { store, draft, draftKey } = writing;
   const from = `${start.kind}:${start.key}`;
   const view = useLetter(store);
-  // The page comes first; its margin follows in the next moment.
-  const later = useDeferredValue(view);
+  // The page comes first; what stands beside it follows in the next moment.
+  const beside = useDeferredValue(view) ?? view;
   const [chosen, setChosen] = useState<string>();
   const [listOpen, setListOpen] = useState(false);
   const page = useRef<HTMLDivElement>(null);
   const router = useRouter();
-  const { project, booking, invoice, recipients } = view?.choices ?? {};
+  const { project, booking, invoice, recipients } = beside?.choices ?? {};
   const taken = JSON.stringify({ project, booking, invoice, recipients });
   // Another template leads to the same records: what fits is worked out only when they change.
   const situation = useMemo(
@@ -117,7 +117,7 @@ function Desk({ writing, start, asked, onRefresh }: DeskProps) {
   const closed = sending.state === 'kept' || sending.state === 'on the shelf';
   const next = useNextLetter(from, inTurn || closed);
 
-  useEffect(() => makeReady(store.desk), [store]);
+  useEffect(() => makeReady(store), [store]);
   useEffect(() => () => store.leave(), [store]);
   const [choosing, choose] = useChoosing(store);
 
@@ -126,14 +126,21 @@ function Desk({ writing, start, asked, onRefresh }: DeskProps) {
   }, [name]);
 
   const chooseTemplate = useCallback(
-    async (key: string, how: How) => {
+    (key: string, how: How) => {
       setListOpen(false);
       setChosen(undefined);
-      if (!(await choose(key, how)) || how === 'put in') return;
-      // The letter is painted first; the address of the page follows.
-      afterPaint(() => window.history.replaceState(null, '', writePath(from, key)));
+      void Promise.resolve(choose(key, how)).then((isOfIt) => {
+        // The letter is painted first; the address of the page follows.
+        if (isOfIt && how !== 'put in')
+          afterPaint(() => window.history.replaceState(null, '', writePath(from, key)));
+      });
     },
     [choose, from],
+  );
+  const ofTemplates = JSON.stringify(view && templatesOf(view.choices));
+  const letterOf = useMemo(
+    () => (closed || ofTemplates === undefined ? undefined : (JSON.parse(ofTemplates) as string[])),
+    [closed, ofTemplates],
   );
 
   useEffect(() => {
@@ -223,8 +230,8 @@ function Desk({ writing, start, asked, onRefresh }: DeskProps) {
         from={`from ${nameStart(situation)}`}
         writing={writing}
         situation={situation}
-        letter={closed ? undefined : view?.choices}
-        onChoose={(key, how) => void chooseTemplate(key, how)}
+        letter={letterOf}
+        onChoose={chooseTemplate}
         behind={view !== undefined && !listOpen}
       >
         {askedFor && <div className="wide-only">{askedFor}</div>}
@@ -304,7 +311,7 @@ function Desk({ writing, start, asked, onRefresh }: DeskProps) {
               <aside className="margin" aria-label="Margin" />
             ) : (
               <WritingMargin
-                view={later ?? view}
+                view={beside ?? view}
                 store={store}
                 chosen={chosen}
                 onChoose={setChosen}

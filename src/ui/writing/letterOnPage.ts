@@ -83,6 +83,12 @@ export class LetterOnPage {
     return now && this.looks?.(now.document, now.filled, this.known).marks;
   }
 
+  /** Fills a template and looks it over as if it had been chosen, and forgets it: what runs first runs slowest. */
+  rehearse(template: string): void {
+    const filled = this.desk.fillAnew(this.start, { template, answers: {} });
+    if (filled) this.looks?.(filled.document, filled, NOTHING_KNOWN);
+  }
+
   /** The page as it was last shown or typed, to be drawn without the editor. */
   document(): CopyDocument | undefined {
     return this.letter?.document;
@@ -185,10 +191,13 @@ export class LetterOnPage {
     if (now) this.put({ ...now, document: change(now.document) });
   }
 
-  protected put(letter: Letter): void {
+  /** @param isAnother the page shows another letter: that is painted before what hangs on it is worked out */
+  protected put(letter: Letter, isAnother = false): void {
     this.letter = letter;
     this.page?.show(letter);
-    this.refresh();
+    if (!isAnother || !this.page) return this.refresh();
+    this.cancelRefresh?.();
+    this.cancelRefresh = afterPaint(this.refresh);
   }
 }
 

@@ -57,7 +57,7 @@ export class LetterStore extends LetterOnPage {
   /** Chooses a template, a record, a person, an hour: the page follows, and what was written by hand stays. */
   choose(change: ChangedChoices): undefined {
     const now = this.current();
-    if (now) this.put(this.desk.change(this.start, now, change, this.onBoth));
+    if (now) this.put(this.desk.change(this.start, now, change, this.onBoth), isAnotherLetter(change));
     else if (change.template !== undefined) {
       const { goesAt: _, notHeld: __, ...chosen } = change;
       const choices: Choices = { answers: {}, ...chosen, template: change.template };
@@ -183,4 +183,9 @@ export class LetterStore extends LetterOnPage {
     const { locale = SCHEMA_DEFAULTS.locale } = this.desk.book.business;
     this.changeDocument((document) => ids.reduce((one, id) => leaveOut(one, id, locale), document));
   }
+}
+
+/** Whether most of the page will read otherwise. */
+function isAnotherLetter({ template, project, booking, invoice }: ChangedChoices): boolean {
+  return [template, project, booking, invoice].some((key) => key !== undefined);
 }
