@@ -125,6 +125,7 @@ async function chooseTemplates(page, base) {
       const isTaken = () => entries[i].getAttribute('aria-current') === 'true';
       for (let frames = 0; frames < 30 && !isTaken(); frames++) await afterPaint();
       if (!isTaken()) throw new Error('The template was not taken.');
+      await afterPaint();
       whole.push(performance.now() - began);
       await measure(bare, () => (count.firstChild.data = `from ${i}`));
     }

@@ -241,6 +241,35 @@ describe('which record', () => {
     expect(says('{{invoice.number}}', from([own('A', paid), own('B', paid)]))).toBe('B');
   });
 
+  it('a record that another one leads to says why it is that one, in the business’s words', () => {
+    const reasons = (body: string, session: object = {}) =>
+      fillSample(body, {
+        records: {
+          clients: [client()],
+          bookings: [booking('b', '2026-03-03T09:00:00Z', { member: 'm1' })],
+          members: [{ key: 'm1', given_name: 'Teo' }],
+          business: session,
+        },
+        from: 'client:c1',
+      }).notes.map(({ path, reason }) => [path, reason]);
+    const next = '{{client.next_booking.service}} {{client.next_booking.member.given_name}} {{client.name}}';
+    expect(reasons(next)).toEqual([
+      ['client.next_booking.service', 'the client’s next visit'],
+      ['client.next_booking.member.given_name', 'who comes'],
+      ['client.name', 'the client you started from'],
+    ]);
+    expect(
+      reasons('{{#client.next_booking}}{{service}} {{member.given_name}}{{/client.next_booking}}'),
+    ).toEqual([
+      ['service', 'the client’s next visit'],
+      ['member.given_name', 'who comes'],
+    ]);
+    expect(reasons('{{#client.bookings}}{{service}}{{/client.bookings}}')).toEqual([
+      ['service', 'the only one in the list'],
+    ]);
+    expect(reasons(next, { booking_label: 'session' })[0]![1]).toBe('the client’s next session');
+  });
+
   it('cancelled bookings and void invoices are never chosen by themselves, drafts only when nothing else exists', () => {
     const from = (invoices: InvoiceData[]) =>
       fromClient({ invoices, bookings: [booking('x', '2026-03-03T09:00:00Z', { status: 'cancelled' })] });

@@ -50,7 +50,12 @@ export function compileSection<Child>(node: Section<Child>, scope: Scope, all: C
       if (read(run) === true) inner(run);
     };
   }
-  const inside = within(scope, type.kind === 'collection' ? type.of : type);
+  const isOne = type.kind === 'record' && !asked.length;
+  const inside = within(
+    scope,
+    type.kind === 'collection' ? type.of : type,
+    isOne ? path.reasonAtEnd : undefined,
+  );
   const inner = all(node.content, inside);
   const slots = [...inside.frames.at(-1)!.slots.values()];
   return (run) => {

@@ -19,6 +19,8 @@ export interface Found {
   hop: Hop;
   type: FieldType;
   label: string;
+  /** what it is, in words */
+  description: string;
   taken: number;
   shown: Shown;
 }
@@ -81,8 +83,8 @@ export function hopFrom(
 }
 
 function fieldHop(kind: RecordKind, field: FieldDefinition): Omit<Found, 'taken'> {
-  const { key, type, label } = field;
-  const found = { type, label, shown: shownOf(field) };
+  const { key, type, label, description } = field;
+  const found = { type, label, description, shown: shownOf(field) };
   const derive = DERIVATIONS[kind]?.[key];
   if (derive) return { ...found, hop: derive };
   if (field.refers) {
@@ -94,16 +96,16 @@ function fieldHop(kind: RecordKind, field: FieldDefinition): Omit<Found, 'taken'
 
 function readBy(field: FieldDefinition, get: (data: unknown) => unknown): Omit<Found, 'taken'> {
   const read = readerOf(field.type);
-  return { type: field.type, label: field.label, shown: shownOf(field), hop: (data) => read(get(data)) };
+  const { type, label, description } = field;
+  return { type, label, description, shown: shownOf(field), hop: (data) => read(get(data)) };
 }
 
 function addressPart(name: string): Omit<Found, 'taken'> {
-  if (name !== 'street')
-    return { type: scalar('text'), label: name, shown: {}, hop: storedFact(name, scalar('text')) };
+  const part = { label: name, description: name, shown: {} };
+  if (name !== 'street') return { ...part, type: scalar('text'), hop: storedFact(name, scalar('text')) };
   return {
+    ...part,
     type: scalar('long text'),
-    label: name,
-    shown: {},
     hop: (address) => (address as AddressData).street?.join('\n') || undefined,
   };
 }

@@ -6,14 +6,14 @@ import { didYouMean } from '../../problems/nearest';
 import type { Frame, Run } from '../run';
 import { fieldNames } from './pathHop';
 import { ROOTS } from './roots';
-import type { Scope } from './scope';
+import type { Reason, Scope } from './scope';
 
 /** What a path begins with: a root, or the value of a section. */
 export interface Start {
   name: string;
   type: FieldType;
   read: (run: Run) => unknown;
-  reason: (run: Run) => string;
+  reason: Reason;
   label: string;
   /** where it is the value of a section, how many are around that one */
   depth?: number;
@@ -56,18 +56,21 @@ const LISTS: Record<string, string> = {
 
 /** The value of a section as the beginning of a path; undefined where there is no such section. */
 export function frameStart(scope: Scope, depth: number, name: '' | '.'): Start | undefined {
-  const type = scope.frames[depth]?.type;
-  if (!type) return undefined;
+  const around = scope.frames[depth];
+  if (!around) return undefined;
+  const { type } = around;
   return {
     name,
     type,
     depth,
     label: type.kind === 'record' ? type.record : type.kind,
     read: (run) => run.frames[depth]?.value,
-    reason: (run) => {
-      const frame = run.frames[depth];
-      return frame && frame.count > 1 ? placeInList(frame) : 'the only one in the list';
-    },
+    reason:
+      around.reason ??
+      ((run) => {
+        const frame = run.frames[depth];
+        return frame && frame.count > 1 ? placeInList(frame) : 'the only one in the list';
+      }),
   };
 }
 

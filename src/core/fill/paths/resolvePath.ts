@@ -5,7 +5,7 @@ import type { RecordKind } from '../../records/recordKind';
 import type { Run } from '../run';
 import { findStart, frameStart, type Start } from './pathStart';
 import { hopFrom, type Found, type Hop } from './pathHop';
-import type { Scope } from './scope';
+import type { Reason, Scope } from './scope';
 
 /** A path that was found in the catalogue: its type, its words, and how to walk it. */
 export interface ResolvedPath {
@@ -28,7 +28,9 @@ export interface ResolvedPath {
   depth: number | undefined;
   /** the value, read from an owner that is there */
   fact: Hop;
-  reason: (run: Run) => string;
+  /** why the owner is the one that is meant, and why what it ends at is, where that is a record */
+  reason: Reason;
+  reasonAtEnd: Reason;
   /** what the way begins with, for messages about what is missing */
   root: string;
   /** the records on the way to the owner, in order: where it ends when the owner is not there */
@@ -67,13 +69,13 @@ export function resolvePath(path: string, scope: Scope): ResolvedPath | string {
     const found = hopFrom(type, rest, i, before, scope);
     if (typeof found === 'string') return found;
     i += found.taken - 1;
-    hops.push({ hop: found.hop, type: found.type, label: found.label });
+    hops.push(found);
     ({ type, label, shown } = found);
   }
   return { ...assembled(path, start, hops, label, type), ...shown };
 }
 
-type Reached = Pick<Found, 'hop' | 'type' | 'label'>;
+type Reached = Pick<Found, 'hop' | 'type' | 'label' | 'description'>;
 
 /** What a path is, from where it begins and the hops that it makes. */
 function assembled(
@@ -105,9 +107,18 @@ function assembled(
     ownerPath: names.slice(0, start.depth === undefined ? toOwner + 1 : toOwner).join('.'),
     depth: start.depth,
     fact,
-    reason: start.reason,
+    reason: reasonAfter(start, hops.slice(0, toOwner)),
+    reasonAtEnd: reasonAfter(start, hops),
     way: stations(start, hops.slice(0, toOwner)),
   };
+}
+
+/** Why a record, also one that another leads to: “who comes”, “the client’s next visit”. */
+function reasonAfter({ reason }: Start, hops: readonly Reached[]): Reason {
+  const last = hops.at(-1);
+  if (!last) return reason;
+  const said = last.description.charAt(0).toLowerCase() + last.description.slice(1);
+  return ({ book }) => said.replace(/\bvisit\b/, book.words.booking);
 }
 
 function stations(start: Start, hops: readonly Reached[]): Station[] {

@@ -27,6 +27,8 @@ export function readPassages(
 /** A section: the type of the values it stands in, and a slot for each path that begins with one of them. */
 interface FrameScope {
   type: FieldType;
+  /** why the record is the one that it stands in; absent: it is one of a list */
+  reason?: Reason;
   slots: Map<string, number>;
 }
 
@@ -96,7 +98,11 @@ export function refused(node: object, message: string, scope: Scope): () => void
   return () => {};
 }
 
-/** The scope inside a section over values of a type. */
-export function within(scope: Scope, type: FieldType): Scope {
-  return { ...scope, frames: [...scope.frames, { type, slots: new Map() }] };
+/** Why a record is the one that is meant. */
+export type Reason = (run: Run) => string;
+
+/** The scope inside a section over values of a type, or over the one record that a reason is given for. */
+export function within(scope: Scope, type: FieldType, reason?: Reason): Scope {
+  const frame = { type, slots: new Map(), ...(reason ? { reason } : {}) };
+  return { ...scope, frames: [...scope.frames, frame] };
 }
