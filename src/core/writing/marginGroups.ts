@@ -28,6 +28,7 @@ export function marginGroups(notes: readonly MarginNote[], { situation }: Filled
     let group = groups.get(id);
     if (!group) groups.set(id, (group = newGroup(id, note, situation)));
     group.notes.push(note);
+    if (note.canBeAnother && note.record !== undefined) group.record = note.record;
   }
   return [...groups.values()];
 }
@@ -43,12 +44,12 @@ function newGroup(id: string, note: MarginNote, situation: Situation): MarginGro
   const group = { id, notes: [] };
   if (note.hole) {
     const title = note.hole.kind === 'blank' ? `Answer: ${note.label}` : `No ${note.label}`;
-    return { ...group, title, ...(note.record === undefined ? {} : { record: note.record }) };
+    return { ...group, title };
   }
   if (id === 'by hand') return { ...group, title: 'By hand' };
   if (id === 'answers') return { ...group, title: 'Answers' };
   if (id === 'today') return { ...group, title: 'Today' };
-  return { ...group, title: titleOf(id, situation), reason: note.reason, record: id };
+  return { ...group, title: titleOf(id, situation), reason: note.reason };
 }
 
 /** "Invoice LPC-1048", "Hale Brandreth" */

@@ -5,6 +5,7 @@ import { typedAnswer } from '../fill/blanks';
 import { capital } from '../describe/capital';
 import type { Hole, Note } from '../fill/filled';
 import { SCHEMA_DEFAULTS } from '../records/defaults';
+import { splitReference } from '../records/which/splitReference';
 import { workedOut } from './workedOut';
 import type { FilledLetter } from './writingDesk';
 
@@ -18,6 +19,8 @@ export interface MarginNote {
   words: string;
   reason: string;
   record?: string;
+  /** its record is one that the letter leads to by itself: with another one there it would read otherwise */
+  canBeAnother: boolean;
   /** what the records say, where the writer has put other words; empty where they say nothing */
   was?: string;
   hole?: Hole;
@@ -94,11 +97,20 @@ function noteOf(
     // “No given name” is its title already.
     reason: hole ? capital(hole.reason.replace(`No ${label}: `, '')) : note!.reason,
     ...(note?.record === undefined ? {} : { record: note.record }),
+    canBeAnother: note !== undefined && isLedTo(note, filled),
     ...(was === undefined ? {} : { was }),
     ...(how === undefined ? {} : { how }),
     ...(hole ? { hole } : note && answerOf(note, filled)),
     inListing: place.id.includes('.'),
   };
+}
+
+/** A visit that is the next of the client is so whichever one was chosen for the letter, even where it is the same. */
+function isLedTo({ record, reason }: Note, { situation }: FilledLetter): boolean {
+  if (record === undefined) return false;
+  const [kind] = splitReference(record);
+  const isOfWork = kind === 'project' || kind === 'booking' || kind === 'invoice';
+  return !isOfWork || situation[kind]?.reason === reason;
 }
 
 function answerOf({ path, record, raw }: Note, { template, situation }: FilledLetter) {

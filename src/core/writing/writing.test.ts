@@ -12,6 +12,7 @@ import type { KeptTemplate } from '../template/template';
 import { alternativesTo, people } from './alternatives';
 import { beginsWith } from './beginsWith';
 import { changedFacts, factsOf } from './factsOf';
+import { marginGroups } from './marginGroups';
 import { marginOf } from './marginOf';
 import { proofLetter } from './proofLetter';
 import { readTemplateWords } from './readTemplateWords';
@@ -129,6 +130,31 @@ describe('the margin', () => {
       ['still to pay', '£100.00', 'invoice:K-1', 'the invoice you started from', 2],
       ['what for', 'tuning', 'booking:b1', 'the last visit for the project before the invoice', 1],
     ]);
+  });
+
+  it('offers another record only where the letter would read otherwise with it', () => {
+    const groups = (body: string, booking?: string) => {
+      const filled = desk(body).fill(start, { ...choices, ...(booking ? { booking } : {}) })!;
+      return marginGroups(marginOf(filled.document, filled), filled).map(({ title, reason, record }) => [
+        title,
+        reason,
+        record,
+      ]);
+    };
+    const number = ['Invoice K-1', 'the invoice you started from', 'invoice:K-1'];
+    // The client's next visit stays that, whichever visit is chosen for the letter.
+    expect(groups('{{client.next_booking.service}}', 'b2')).toEqual([
+      number,
+      ['Voicing', 'the client’s next visit', undefined],
+    ]);
+    expect(groups('{{client.next_booking.service}} {{booking.service}}', 'b2')[1]).toEqual([
+      'Voicing',
+      'the client’s next visit',
+      'booking:b2',
+    ]);
+    expect(groups('{{booking.service}}')[1]![2]).toBe('booking:b1');
+    expect(groups('{{booking.price}}')[1]![2]).toBe('booking:b1');
+    expect(groups('{{recipient.given_name}}')[1]![2]).toBe('contact:hale');
   });
 
   it('names what was made of a fact, and the answer that can be changed', () => {
