@@ -1,0 +1,53 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { tellMail } from './tellMail';
+import type { Awkward } from './test/awkward';
+import { AWAY } from './test/away';
+import { CHARSETS } from './test/charsets';
+import { FORMS } from './test/forms';
+import { HEADS } from './test/heads';
+import { HOSTILE } from './test/hostile';
+import { REPORTS } from './test/reports';
+
+const ALL: Readonly<Record<string, readonly Awkward[]>> = {
+  'many alphabets': CHARSETS,
+  'heads and signs': HEADS,
+  'automatic answers': AWAY,
+  'delivery reports': REPORTS,
+  'forms and files': FORMS,
+  'hostile messages': HOSTILE,
+};
+
+describe.each(Object.entries(ALL))('of %s', (_, messages) => {
+  it.each(messages.map((one) => [one.name, one] as const))('%s', async (_, { raw, told }) => {
+    const { deliveries, files, ...others } = await tellMail(raw);
+    const { deliveries: reported, files: along, ...rest } = told;
+    expect(others).toMatchObject(rest);
+    if (reported)
+      expect(
+        deliveries?.map(({ address, state, status, reason }) => [address, state, status, reason]),
+      ).toEqual(reported);
+    if (along) expect(files.map(({ name, type }) => [name, type])).toEqual(along);
+  });
+});
+
+it('is told what it is wherever it is cut off, and whatever byte of it is another', async () => {
+  const all = Object.values(ALL)
+    .flat()
+    .filter(({ raw }) => raw.length < 20_000);
+  await fc.assert(
+    fc.asyncProperty(
+      fc.constantFrom(...all),
+      fc.nat(20_000),
+      fc.array(fc.tuple(fc.nat(20_000), fc.nat(255)), { maxLength: 8 }),
+      async ({ raw }, cut, changes) => {
+        const bytes = Buffer.from(raw.subarray(0, cut));
+        for (const [at, byte] of changes) if (at < bytes.length) bytes[at] = byte;
+        const { is, words, quoted } = await tellMail(bytes);
+        expect(['answer', 'delivery report', 'out of office', 'other']).toContain(is);
+        expect(typeof words + typeof quoted).toBe('stringstring');
+      },
+    ),
+    { numRuns: 300 },
+  );
+});
