@@ -5,10 +5,9 @@ import { useRouter, useSearchParams } from 'next/navigation';
 import type { WritingAnswer } from '../../core/contract/writing';
 import type { StartingPoint } from '../../core/records/which/situation';
 import { nameStart } from '../../core/describe/nameStart';
-import { templatesOf, type Choices } from '../../core/writing/letter';
+import type { Choices } from '../../core/writing/letter';
 import { useFreeDays } from '../work/useFreeDays';
 import { AskedFor } from './AskedFor';
-import { afterPaint } from '../shell/afterPaint';
 import { renewDraft } from '../drafts/drafts';
 import { OlderDrafts, Overtaken } from '../drafts/OtherDrafts';
 import { JustSent, rememberSent } from '../sending/JustSent';
@@ -25,10 +24,10 @@ import { useChoosing, type How } from './useChoosing';
 import { useDraft } from '../drafts/useDraft';
 import { useSending } from '../sending/useSending';
 import { useShared } from './useShared';
+import { useTemplatesOf } from './useTemplatesOf';
 import { Waiting } from './Waiting';
 import { placesOf } from './placesOf';
 import { Reworded } from './Reworded';
-import { writePath } from './writePath';
 import { WritingMargin } from './WritingMargin';
 import {
   firstTemplate,
@@ -119,7 +118,7 @@ function Desk({ writing, start, asked, onRefresh }: DeskProps) {
 
   useEffect(() => makeReady(store), [store]);
   useEffect(() => () => store.leave(), [store]);
-  const [choosing, choose] = useChoosing(store);
+  const [choosing, choose] = useChoosing(store, from);
 
   useEffect(() => {
     document.title = `Write to ${name} · Fair Quill`;
@@ -129,19 +128,11 @@ function Desk({ writing, start, asked, onRefresh }: DeskProps) {
     (key: string, how: How) => {
       setListOpen(false);
       setChosen(undefined);
-      void Promise.resolve(choose(key, how)).then((isOfIt) => {
-        // The letter is painted first; the address of the page follows.
-        if (isOfIt && how !== 'put in')
-          afterPaint(() => window.history.replaceState(null, '', writePath(from, key)));
-      });
+      choose(key, how);
     },
-    [choose, from],
+    [choose],
   );
-  const ofTemplates = JSON.stringify(view && templatesOf(view.choices));
-  const letterOf = useMemo(
-    () => (closed || ofTemplates === undefined ? undefined : (JSON.parse(ofTemplates) as string[])),
-    [closed, ofTemplates],
-  );
+  const letterOf = useTemplatesOf(closed ? undefined : view);
 
   useEffect(() => {
     if (view) return;

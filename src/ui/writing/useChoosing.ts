@@ -1,8 +1,10 @@
 'use client';
 
 import { useCallback, useRef, useState } from 'react';
+import { afterPaint } from '../shell/afterPaint';
 import { bringWords } from './bringWords';
 import type { LetterStore } from './letterStore';
+import { writePath } from './writePath';
 
 /** A template that was chosen and whose words are awaited, or could not be brought, or do not go with the letter. */
 interface Choosing {
@@ -15,11 +17,12 @@ export type How = 'instead' | 'put in';
 
 /**
  * Chooses a template, at once where its words are on the device; else they are fetched first.
- * @returns what is to be said of it, and how to choose: it tells whether the letter is now of that template
+ * The page's address follows. @returns what is to be said of it, and how to choose
  */
 export function useChoosing(
   store: LetterStore,
-): [Choosing | undefined, (key: string, how: How) => boolean | Promise<boolean>] {
+  from: string,
+): [Choosing | undefined, (key: string, how: How) => void] {
   const [choosing, setChoosing] = useState<Choosing>();
   const last = useRef<string>(undefined);
   const choose = useCallback(
@@ -27,23 +30,23 @@ export function useChoosing(
       const take = () => {
         const why = how === 'put in' ? store.putIn(key) : store.choose({ template: key });
         setChoosing(why === undefined ? undefined : { words: why, failed: true });
-        return why === undefined;
+        // The letter is painted first; the address of the page follows.
+        if (how === 'instead') afterPaint(() => window.history.replaceState(null, '', writePath(from, key)));
       };
       last.current = key;
       const { desk } = store;
       if (!desk.lacksWords(key)) return take();
       const { name } = desk.template(key)!.head;
       setChoosing({ words: `Fetching “${name}” …`, failed: false });
-      return bringWords(desk, [key]).then((came) => {
+      void bringWords(desk, [key]).then((came) => {
         // Another one was chosen meanwhile.
-        if (last.current !== key) return false;
+        if (last.current !== key) return;
         if (came) return take();
         const words = `There is no connection, and the words of “${name}” are not on this device.`;
         setChoosing({ words, failed: true });
-        return false;
       });
     },
-    [store],
+    [store, from],
   );
   return [choosing, choose];
 }
