@@ -32,8 +32,8 @@ it('says what a message is', async () => {
 it.each([
   [['none.eml'], 'There is no file none.eml.'],
   [['.'], 'There is no file ..'],
-  [[], 'Say which message: npm run --silent read-mail -- FILE.eml'],
-  [['a', 'b'], 'Say which message: npm run --silent read-mail -- FILE.eml'],
+  [[], 'Say which message: npm run --silent read-mail -- FILE.eml [--locale en-GB]'],
+  [['a', '--locale', 'nowhere_at_all'], 'There is no locale “nowhere_at_all”.'],
 ])('%j ends with a sentence', async (names, sentence) => {
   const { code, output } = await readMail(...names);
   expect([code, output.trim()]).toEqual([2, sentence]);

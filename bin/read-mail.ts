@@ -1,4 +1,6 @@
 import { readFileSync, statSync } from 'node:fs';
+import { parseArgs } from 'node:util';
+import { isLocale } from '../src/core/records/read/storedValues';
 import { tellMail } from '../src/server/incoming/tellMail';
 
 /** A larger file is no message: servers take none of half that. */
@@ -12,13 +14,19 @@ process.stdout.on('error', (error: NodeJS.ErrnoException) => process.exit(error.
 
 // npm run --silent read-mail -- FILE.eml: what the message is, as JSON.
 try {
-  const [file, ...others] = process.argv.slice(2);
+  const { values, positionals } = parseArgs({
+    options: { locale: { type: 'string', default: 'en-GB' } },
+    allowPositionals: true,
+  });
+  const [file, ...others] = positionals;
   if (!file || others.length > 0)
-    throw new Error('Say which message: npm run --silent read-mail -- FILE.eml');
+    throw new Error('Say which message: npm run --silent read-mail -- FILE.eml [--locale en-GB]');
+  if (!isLocale(values.locale)) throw new Error(`There is no locale “${values.locale}”.`);
   const found = statSync(file, { throwIfNoEntry: false });
   if (!found?.isFile()) throw new Error(`There is no file ${file}.`);
   if (found.size > LARGEST) throw new Error('A message is at most 100 MB.');
-  process.stdout.write(`${JSON.stringify(await tellMail(readFileSync(file)), undefined, 2)}\n`);
+  const told = await tellMail(readFileSync(file), { locale: values.locale, now: Date.now() });
+  process.stdout.write(`${JSON.stringify(told, undefined, 2)}\n`);
 } catch (error) {
   console.error(error instanceof Error ? error.message : String(error));
   process.exitCode = 2;

@@ -18,9 +18,11 @@ const ALL: Readonly<Record<string, readonly Awkward[]>> = {
   'hostile messages': HOSTILE,
 };
 
+const HERE = { locale: 'en-GB', now: Date.parse('2026-11-25T09:00:00Z') };
+
 describe.each(Object.entries(ALL))('of %s', (_, messages) => {
   it.each(messages.map((one) => [one.name, one] as const))('%s', async (_, { raw, told }) => {
-    const { deliveries, files, ...others } = await tellMail(raw);
+    const { deliveries, files, ...others } = await tellMail(raw, HERE);
     const { deliveries: reported, files: along, ...rest } = told;
     expect(others).toMatchObject(rest);
     if (reported)
@@ -43,7 +45,7 @@ it('is told what it is wherever it is cut off, and whatever byte of it is anothe
       async ({ raw }, cut, changes) => {
         const bytes = Buffer.from(raw.subarray(0, cut));
         for (const [at, byte] of changes) if (at < bytes.length) bytes[at] = byte;
-        const { is, words, quoted } = await tellMail(bytes);
+        const { is, words, quoted } = await tellMail(bytes, HERE);
         expect(['answer', 'delivery report', 'out of office', 'other']).toContain(is);
         expect(typeof words + typeof quoted).toBe('stringstring');
       },

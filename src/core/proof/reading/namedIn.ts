@@ -1,6 +1,7 @@
 import type { AskedToLookUp } from '../../contract/lookUp';
 import { fullName } from '../../people/names';
 import { PARTICLES } from '../../people/namingCustoms';
+import { PHONE } from '../../people/phonePattern';
 import type { Situation } from '../../records/which/situation';
 import type { AddressData, PersonData } from '../../records/recordsFile';
 import { isSaidByField, type Line } from './lines';
@@ -12,8 +13,6 @@ export const MOST_LOOKED_UP = 60;
 export type Named = Omit<AskedToLookUp, 'from' | 'days'>;
 
 const EMAIL = /[\p{L}\p{N}._%+-]{1,64}@[\p{L}\p{N}.-]{1,190}\.\p{L}{2,24}/gu;
-/** A date is none: 3/3/2026, 2026-03-03. */
-const PHONE = /(?<![\d,./-])(?!\d{1,4}[/-]\d{1,2}[/-]\d{1,4}(?!\d))\+?\(?\d[\d ()/-]{6,20}\d(?![\d,.]\d)/gu;
 const STREET = /(?<!\p{L})\d{1,4}\p{L}?\s\p{Lu}[\p{L}’'-]+(?:\s\p{Lu}[\p{L}’'-]+){0,3}/gu;
 const INVOICE = /(?<![\p{L}\p{N}-])\p{Lu}{1,6}-\d{2,8}(?![\p{L}\p{N}-])/gu;
 const WORD = /[\p{L}][\p{L}\p{M}’'-]*/gu;

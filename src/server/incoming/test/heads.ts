@@ -75,8 +75,16 @@ export const HEADS: readonly Awkward[] = [
   })),
   {
     name: 'a new message',
-    raw: message(NOT_AN_ANSWER, 'Do you tune uprights?'),
-    told: { ...OTHER, words: 'Do you tune uprights?' },
+    raw: message(NOT_AN_ANSWER, 'Do you tune uprights? On 9 December, say. I can be rung on 01632 960111.'),
+    told: {
+      ...OTHER,
+      asks: {
+        name: 'Oda Hartigan',
+        email: 'oda@hartigan.example',
+        phone: '01632 960111',
+        days: ['2026-12-09'],
+      },
+    },
   },
   {
     name: 'a subject that only begins like an answer',
