@@ -56,14 +56,28 @@ export async function expectAccessible(page: Page): Promise<void> {
     Promise.all(document.getAnimations().map(({ finished }) => finished.catch(() => undefined))),
   );
   // A letter's own frame runs no scripts, axe's included: what is in it is checked apart.
-  const { violations } = await new AxeBuilder({ page })
+  const { violations } = await axe(page)
     .exclude('iframe')
-    // Without frames there is nothing to gather from, so that the second page axe opens for that is only slow.
-    .setLegacyMode()
     .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'])
     .analyze();
+  const found: string[] = [];
+  for (const { id, nodes } of violations)
+    for (const { html, target } of nodes)
+      if (id !== 'target-size' || (await isTooSmall(page, String(target[0])))) found.push(`${id}: ${html}`);
   await page.emulateMedia({ reducedMotion: null });
   const width = await page.evaluate(() => document.documentElement.scrollWidth);
   expect(width, 'as wide as the window').toBeLessThanOrEqual(page.viewportSize()!.width);
-  expect(violations.map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html).join(' ')}`)).toEqual([]);
+  expect(found).toEqual([]);
+}
+
+function axe(page: Page): AxeBuilder {
+  // Without frames there is nothing to gather from, so that the second page axe opens for that is only slow.
+  return new AxeBuilder({ page }).setLegacyMode();
+}
+
+/** Whether something to press is too small where all of it is in sight, not half under what stays in view. */
+async function isTooSmall(page: Page, selector: string): Promise<boolean> {
+  await page.locator(selector).evaluate((element) => element.scrollIntoView({ block: 'center' }));
+  const { violations } = await axe(page).include(selector).withRules(['target-size']).analyze();
+  return violations.length > 0;
 }

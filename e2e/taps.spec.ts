@@ -56,7 +56,10 @@ test('any client and template is a filled letter after at most five taps, by wor
   const counted = tapper();
   const places = page.getByRole('navigation', { name: 'Places' }).last();
   await counted.tap(places.getByRole('link', { name: 'Clients' }));
+  // Today has letters to her, too: each page is waited for.
+  await expect(page).toHaveURL(/\/clients$/);
   await counted.tap(page.getByRole('link', { name: /^Harriet Fenwick|Fenwick/ }).first());
+  await expect(page).toHaveURL(/\/clients\//);
   await counted.tap(page.getByRole('link', { name: /^Write/ }).first());
   await editable(page);
   if (project.name === 'phone') await counted.tap(page.getByRole('button', { name: 'Another template' }));

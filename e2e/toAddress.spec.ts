@@ -75,7 +75,7 @@ test('a letter to an address in no record makes its client when it goes, and tak
   const [received] = await arrived(request, email, 'Your piano');
   expect(received!.text).toContain('Thank you for ringing.');
   await letter.getByRole('link', { name: `${name} is a client now` }).click();
-  await expect(page.getByRole('heading', { name, level: 1 })).toBeVisible();
+  await expect(page.getByRole('heading', { name, exact: true, level: 1 })).toBeVisible();
   await expect(page.locator('#letters')).toContainText('Your piano');
 
   // The next one is to the client.

@@ -69,7 +69,13 @@ export async function openShelf(port) {
     /** Once nothing waits on the device any more: the ids of all letters that the page has taken. Closes the browser. */
     async close() {
       try {
-        await page.goto('/today', { timeout: LAST });
+        // The server may have just been killed for the last time.
+        for (const until = Date.now() + LAST; ;) {
+          const came = await page.goto('/today', { timeout: LAST }).catch((error) => error);
+          if (!(came instanceof Error)) break;
+          if (Date.now() > until) throw came;
+          await page.waitForTimeout(500);
+        }
         await page.getByText('waits on this device').waitFor({ state: 'detached', timeout: LAST });
         return { out: [...out], waited };
       } finally {
