@@ -82,6 +82,7 @@ describe('what somebody wrote, apart from what they quoted', () => {
 
   it.each([
     'On Friday I wrote: is there a key?',
+    'On Friday I wrote:\n\nis there a key?',
     'From: now on I shall ring first.',
     'To: my mind it is fine.',
     'He said it like this:\n\nnever.',

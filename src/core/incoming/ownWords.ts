@@ -12,6 +12,8 @@ const ATTRIBUTION =
   /(?<!\p{L})(?:wrote|schrieb|a écrit|escribió|ha scritto|schreef|skrev|escreveu|napisał\p{L}*|a scris|kirjoitti|написал\p{L}*)(?:\s+(?<who>[^\n:]{0,120}))?\s*[:：]$/iu;
 /** How it begins where no signs stand before the lines below it. */
 const BEGINS = /^(?:on|am|le|el|il|op|den|em|w dniu|dnia|în data de|på|в|\d)(?!\p{L})/iu;
+/** “On Friday I wrote:” is said by whoever writes. */
+const SAYS_WHO = /(?:^|\s)(?:i|we|you|he|she|they)\s+$/iu;
 const MOST_ATTRIBUTION_LINES = 4;
 
 /** “-----Original Message-----” and the like: all below it was there before. */
@@ -100,7 +102,8 @@ function attributionAt(lines: readonly string[], i: number): number {
       const found = ATTRIBUTION.exec(joined);
       const who = found?.groups?.who?.trim() ?? '';
       // “On Monday I wrote down what I need:” is a sentence, and so is what stands in the line before.
-      const isOne = found && (!who || /^[\p{Lu}<"“'(]/u.test(who));
+      const isOne =
+        found && !SAYS_WHO.test(joined.slice(0, found.index)) && (!who || /^[\p{Lu}<"“'(]/u.test(who));
       return isOne && (BEGINS.test(joined) || (many === 1 && isQuotedNext(lines, i + many))) ? many : 0;
     }
   }
