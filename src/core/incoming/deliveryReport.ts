@@ -1,3 +1,4 @@
+import { headerLines } from './headerLines';
 import type { IncomingMail } from './incomingMail';
 import { addressIn, type ReportedDelivery } from './reportedDelivery';
 import { readReportInWords } from './reportInWords';
@@ -32,11 +33,8 @@ function readFields(text: string): ReportedDelivery[] {
     .slice(0, MOST)
     .flatMap((group) => {
       const fields = new Map<string, string>();
-      for (const line of group.replace(/\n[ \t]+/g, ' ').split('\n')) {
-        const at = line.indexOf(':');
-        const name = line.slice(0, Math.max(at, 0)).trim().toLowerCase();
-        if (name && !fields.has(name)) fields.set(name, line.slice(at + 1).trim());
-      }
+      for (const { key, line } of headerLines(group))
+        if (key && !fields.has(key)) fields.set(key, line.slice(line.indexOf(':') + 1).trim());
       const state = STATES[fields.get('action')?.toLowerCase() ?? ''];
       const recipient = fields.get('original-recipient') ?? fields.get('final-recipient');
       if (!state || recipient === undefined) return [];

@@ -36,8 +36,9 @@ const READ = 200_000;
  * its place. Nothing is lost: the parts together are the text, without the empty lines around each.
  */
 export function partsOfMail(text: string): MailPart[] {
-  const lines = text.replace(/\r\n?/g, '\n').slice(0, READ).split('\n');
-  const rest = text.replace(/\r\n?/g, '\n').slice(READ);
+  const whole = text.replace(/\r\n?/g, '\n');
+  const lines = whole.slice(0, READ).split('\n');
+  const rest = whole.slice(READ);
   const quoted: boolean[] = [];
   for (let i = 0; i < lines.length;) {
     if (isWholeRest(lines, i)) {

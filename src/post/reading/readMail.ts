@@ -10,6 +10,7 @@ import {
 import { sizeInWords } from '../../core/describe/sizeInWords';
 import { fileName } from '../../core/files/fileNames';
 import type { Correspondent, IncomingFile, IncomingMail } from '../../core/incoming/incomingMail';
+import { headerLines } from '../../core/incoming/headerLines';
 import { withoutBrackets } from '../../core/incoming/letterSign';
 import { wordsOfHtml } from './wordsOfHtml';
 
@@ -47,14 +48,14 @@ export async function readMail(raw: Buffer): Promise<ReadMail> {
   const notes: string[] = [];
   if (raw.length > LARGEST) {
     notes.push(`It has ${sizeInWords(raw.length)}: only its head was read, and the message kept as it came.`);
-    return whole(await parsed(headOf(raw)), notes);
+  } else {
+    try {
+      return await whole(await parsed(raw), notes);
+    } catch (error) {
+      notes.push(`Only its head was read, and the message kept as it came: ${(error as Error).message}.`);
+    }
   }
-  try {
-    return await whole(await parsed(raw), notes);
-  } catch (error) {
-    notes.push(`Only its head was read, and the message kept as it came: ${(error as Error).message}.`);
-    return whole(await parsed(headOf(raw)).catch(() => undefined), notes);
-  }
+  return whole(await parsed(headOf(raw)).catch(() => undefined), notes);
 }
 
 function parsed(raw: Buffer): Promise<ParsedMail> {
@@ -154,16 +155,7 @@ function reportOf(
 /** The header lines of a message that was returned. */
 function linesOf(content: Buffer): { key: string; line: string }[] {
   const head = content.subarray(0, LARGEST_HEAD).toString('utf8').replace(/\r\n?/g, '\n').split('\n\n')[0]!;
-  return head
-    .replace(/\n[ \t]+/g, ' ')
-    .split('\n')
-    .map((line) => ({
-      key: line
-        .slice(0, Math.max(0, line.indexOf(':')))
-        .trim()
-        .toLowerCase(),
-      line,
-    }));
+  return headerLines(head);
 }
 
 function headersOf(lines: readonly { key: string; line: string }[]): Map<string, string[]> {

@@ -53,3 +53,9 @@ it('is told what it is wherever it is cut off, and whatever byte of it is anothe
     { numRuns: 300 },
   );
 });
+
+it('of one that is too large, and whose head is too, it is said that it is, and nothing fails', async () => {
+  const head = `Subject: Re: a\r\n${'X: a\r\n'.repeat(30_000)}\r\n`;
+  const { notes } = await tellMail(Buffer.concat([Buffer.from(head), Buffer.alloc(41_000_000, 'a')]), HERE);
+  expect(notes).toEqual(['It has 41 MB: only its head was read, and the message kept as it came.']);
+});
