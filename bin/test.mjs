@@ -132,13 +132,19 @@ async function endToEnd(postgres) {
 
 /** Starts an application of its own over a database, with or without the demonstration. */
 async function startFor({ url, ownerUrl }, dataDir, demonstration) {
-  const [port, smtp, http] = [await freePort(), await freePort(), await freePort()];
+  const [port, smtp, http, incoming] = [
+    await freePort(),
+    await freePort(),
+    await freePort(),
+    await freePort(),
+  ];
   const settings = {
     dataDir,
     port,
     host: '127.0.0.1',
     mailboxSmtpPort: smtp,
     mailboxPort: http,
+    incomingPort: incoming,
     now: NOW,
   };
   const environment = {

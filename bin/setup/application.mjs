@@ -21,8 +21,8 @@ export async function prepareDatabase(environment, flag, ownerUrl = '') {
 }
 
 /**
- * Starts the web server, the worker and, where no mail server is named, the mailbox stand-in, and waits until the
- * application answers.
+ * Starts the web server, the worker, what takes mail in and, where no mail server is named, the mailbox stand-in, and waits
+ * until the application answers.
  */
 export async function startApplication({ processes, environment, dev = false, mailbox = true }) {
   const { bundle } = await import('../bundle.mjs');
@@ -36,6 +36,7 @@ export async function startApplication({ processes, environment, dev = false, ma
   await processes.start('web', web, { env: webEnvironment, cwd: ROOT, show: dev });
   for (const [name, entry] of [
     ['worker', 'bin/worker.ts'],
+    ['incoming', 'bin/incoming.ts'],
     ...(mailbox ? [['mailbox', 'stand-ins/mailbox/mailbox.ts']] : []),
   ]) {
     await processes.start(name, [await bundle(entry)], { env: environment, cwd: ROOT });

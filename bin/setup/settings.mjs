@@ -19,6 +19,8 @@ export function readSettings(environment = process.env) {
     mailboxSmtpPort: port('MAILBOX_SMTP_PORT', environment, port('PORT', environment, 3400) + 25),
     mailboxPort: port('MAILBOX_PORT', environment, port('PORT', environment, 3400) + 80),
     smtpUrl: environment.SMTP_URL || undefined,
+    incomingHost: environment.INCOMING_HOST || '127.0.0.1',
+    incomingPort: port('INCOMING_PORT', environment, port('PORT', environment, 3400) + 24),
     appUrl: appUrl(environment),
   };
 }
@@ -40,6 +42,7 @@ export function environmentFor(settings, databaseUrl) {
     // A private database whose files were copied elsewhere is another one.
     FAIRQUILL_MACHINE: settings.databaseUrl ? '' : machineOf(settings.dataDir ?? ''),
     SMTP_URL: settings.smtpUrl ?? `smtp://127.0.0.1:${settings.mailboxSmtpPort}`,
+    INCOMING_PORT: String(settings.incomingPort),
     MAILBOX_SMTP_PORT: String(settings.mailboxSmtpPort),
     MAILBOX_PORT: String(settings.mailboxPort),
     // Its passwords stand in its files: beyond this machine it is there only when it is asked for by name.

@@ -54,6 +54,12 @@ interface DemonstrationMessage {
   /** `invoice:LPC-1048` */
   about?: string;
   thread: string;
+  /** of one that came in */
+  from?: { name: string; address: string };
+  /** the key of the message that it answers */
+  answers?: string;
+  /** the key of who has dealt with it */
+  settled_by?: string;
   subject: string;
   text: string;
   reason?: string;

@@ -28,6 +28,8 @@ export const BUSINESS = {
   take_back_seconds: or(whole(), 10),
   same_letter_days: or(whole(), 7),
   device_days: or(whole(), 7),
+  /** letters say in the address to which they are answered which one is answered */
+  marks_replies: or(yesNo(), false),
   custom: or(json<Custom>(), {}),
   version: or(whole(), 1),
   set_up: maybe(json<SetUp>()),

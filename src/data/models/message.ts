@@ -2,7 +2,10 @@ import type { CopyDocument } from '../../core/document/copyDocument';
 import type { Note } from '../../core/fill/filled';
 import type { LetterFacts } from '../../core/writing/factsOf';
 import type { Choices, Letter } from '../../core/writing/letter';
-import { date, given, json, key, maybe, moment, oneOf, or, text, uuid, whole, yesNo } from '../column';
+import { date, given, json, key, maybe, moment, oneOf, or, text, texts, uuid, whole, yesNo } from '../column';
+
+/** What a message that came in may be; a delivery report becomes none. */
+export const CAME_AS = ['answer', 'out of office', 'automatic', 'other'] as const;
 
 /** What can become of a letter that was written. */
 const BECAME = [
@@ -29,6 +32,11 @@ export const MESSAGE = {
   thread_id: uuid(),
   subject: or(text(), ''),
   text: or(text(), ''),
+  /** of one that came in: what its writer had before them, apart from their own words */
+  quoted: maybe(text()),
+  came_as: maybe(oneOf(...CAME_AS)),
+  /** the message that it answers, theirs or ours */
+  answers: maybe(uuid()),
   /** where in the text the signature begins that it ends with */
   signature_at: maybe(whole()),
   html: maybe(text()),
@@ -122,7 +130,20 @@ export const DELIVERY_EVENT = {
   business_id: key(uuid()),
   message_id: key(uuid()),
   position: key(whole()),
-  kind: oneOf(...BECAME),
+  kind: oneOf(...BECAME, 'delayed'),
   at: moment(),
   detail: maybe(text()),
+};
+
+/** What came in, as it came, and what is known of it. */
+export const INCOMING = {
+  business_id: key(uuid()),
+  id: key(uuid()),
+  mark: text(),
+  sha256: text(),
+  came_at: moment(),
+  sign: maybe(oneOf('reply mark', 'returned message', 'in reply to', 'references', 'address')),
+  letter_id: maybe(uuid()),
+  message_id: maybe(uuid()),
+  notes: or(texts(), []),
 };

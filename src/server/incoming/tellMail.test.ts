@@ -1,26 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { tellMail } from './tellMail';
-import type { Awkward } from './test/awkward';
-import { AWAY } from './test/away';
-import { CHARSETS } from './test/charsets';
-import { FORMS } from './test/forms';
-import { HEADS } from './test/heads';
-import { HOSTILE } from './test/hostile';
-import { REPORTS } from './test/reports';
-
-const ALL: Readonly<Record<string, readonly Awkward[]>> = {
-  'many alphabets': CHARSETS,
-  'heads and signs': HEADS,
-  'automatic answers': AWAY,
-  'delivery reports': REPORTS,
-  'forms and files': FORMS,
-  'hostile messages': HOSTILE,
-};
+import { CORPUS } from './test/corpus';
 
 const HERE = { locale: 'en-GB', now: Date.parse('2026-11-25T09:00:00Z') };
 
-describe.each(Object.entries(ALL))('of %s', (_, messages) => {
+describe.each(Object.entries(CORPUS))('of %s', (_, messages) => {
   it.each(messages.map((one) => [one.name, one] as const))('%s', async (_, { raw, told }) => {
     const { deliveries, files, ...others } = await tellMail(raw, HERE);
     const { deliveries: reported, files: along, ...rest } = told;
@@ -34,7 +19,7 @@ describe.each(Object.entries(ALL))('of %s', (_, messages) => {
 });
 
 it('is told what it is wherever it is cut off, and whatever byte of it is another', async () => {
-  const all = Object.values(ALL)
+  const all = Object.values(CORPUS)
     .flat()
     .filter(({ raw }) => raw.length < 20_000);
   await fc.assert(

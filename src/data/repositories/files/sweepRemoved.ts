@@ -14,6 +14,7 @@ const NAMED_BY = [
   ['own_file', 'sha256'],
   ['own_file', 'preview'],
   ['attachment', 'sha256'],
+  ['incoming', 'sha256'],
   ['letter_file', 'sha256'],
   ['letter_file', 'preview'],
 ] as const;

@@ -1,0 +1,42 @@
+import { QueryTypes } from 'sequelize';
+import type { Database } from '../../database';
+import { addEvent } from '../sending/deliveryEvents';
+
+/** What a report may still change: a letter that has gone, or is just being handed over. */
+const HAS_GONE = `(status in ('sent', 'delivered', 'opened', 'may have arrived', 'bounced') or status = 'going' and handed_over_at is not null)`;
+
+/** What each changes a letter to, from which states; a delay changes none. */
+const BECOMES = {
+  bounced: `case when ${HAS_GONE} then 'bounced' else status end`,
+  // Where one of several came back, it stays so; and opened says more.
+  delivered: `case when status in ('sent', 'may have arrived') then 'delivered' else status end`,
+  delayed: 'status',
+} as const;
+
+/**
+ * Writes down what a report says of a letter. One that came back ends its hold: it has gone.
+ * @param detail in words
+ * @returns whether there was something to be said: a report of what never went says nothing
+ */
+export async function noteDelivery(
+  { sequelize }: Pick<Database, 'sequelize'>,
+  which: { business_id: string; id: string },
+  state: keyof typeof BECOMES,
+  at: Date,
+  detail: string,
+): Promise<boolean> {
+  const [row] = await sequelize.query<{ id: string }>(
+    `update message set status = ${BECOMES[state]}, version = version + 1,
+       reason = case when $state = 'bounced' then $detail when $state = 'delivered' and status = 'may have arrived' then null else reason end,
+       settled_at = case when $state = 'bounced' then null else settled_at end,
+       settled_by = case when $state = 'bounced' then null else settled_by end,
+       claimed_by = case when $state = 'bounced' then null else claimed_by end,
+       claimed_at = case when $state = 'bounced' then null else claimed_at end,
+       goes_at = case when $state = 'bounced' then null else goes_at end
+     where business_id = $business_id and id = $id and direction = 'out' and ${HAS_GONE} returning id`,
+    { bind: { ...which, state, detail }, type: QueryTypes.SELECT },
+  );
+  if (!row) return false;
+  await addEvent({ sequelize }, which, state, at, detail);
+  return true;
+}

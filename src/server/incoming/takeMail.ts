@@ -1,0 +1,145 @@
+import { createHash, randomUUID } from 'node:crypto';
+import type { Correspondent } from '../../core/incoming/incomingMail';
+import { kindOfMail } from '../../core/incoming/kindOfMail';
+import { letterSigns } from '../../core/incoming/letterSign';
+import { ownWords } from '../../core/incoming/ownWords';
+import {
+  fromOfMessage,
+  keepCameIn,
+  keepIncoming,
+  tieIncoming,
+  type CameIn,
+} from '../../data/repositories/incoming/keepIncoming';
+import { messageOfSigns, type KnownMessage } from '../../data/repositories/incoming/messageOfSigns';
+import { clientOfAddress } from '../../data/repositories/startingRecords';
+import { cleanHtml } from '../../post/reading/cleanHtml';
+import { readMail, type ReadMail } from '../../post/reading/readMail';
+import { connection } from '../connection';
+import { noteReport } from './noteReport';
+
+/** What became of a message that came to a business. */
+export type Taken =
+  | { result: 'taken'; message: string }
+  /** it tells what became of letters */
+  | { result: 'noted'; letters: string[] }
+  /** it is here already, or is a letter of the business's own that came round */
+  | { result: 'known' };
+
+/** A message as it came: the same whatever business takes it. */
+export interface Original {
+  raw: Buffer;
+  sha256: string;
+  read: ReadMail;
+}
+
+/** Reads a message for those who take it. */
+export async function readOriginal(raw: Buffer): Promise<Original> {
+  return { raw, sha256: createHash('sha256').update(raw).digest('hex'), read: await readMail(raw) };
+}
+
+/**
+ * Takes a message in for a business: matched to the letter, the client and the job that it is about; once, however often and by however
+ * many it is brought. All of it is kept or nothing.
+ * @param at when it came
+ */
+export async function takeMail(business_id: string, original: Original, at: Date): Promise<Taken> {
+  return connection().inBusiness(business_id, () => take(business_id, original, at));
+}
+
+async function take(business_id: string, original: Original, at: Date): Promise<Taken> {
+  const database = connection();
+  const { raw, sha256, read } = original;
+  const { mail } = read;
+  const from = mail.from?.address ?? '';
+  const sameId = mail.messageId && (await fromOfMessage(database, business_id, mail.messageId));
+  if (sameId && sameId === from) return { result: 'known' };
+  const which = { business_id, id: randomUUID() };
+  // A Message-ID alone may be another's: whoever has seen it could keep their message from being taken.
+  const mark = mail.messageId === undefined ? sha256 : kept(`${mail.messageId} ${from}`);
+  const isNew = await keepIncoming(
+    database,
+    { ...which, mark, came_at: at, notes: mail.notes.map(kept) },
+    { sha256, media_type: 'message/rfc822', content: raw },
+  );
+  if (!isNew) return { result: 'known' };
+  const about = await messageOfSigns(database, business_id, letterSigns(mail));
+  const kind = kindOfMail(mail);
+  if (kind.is === 'delivery report') {
+    const letters = await noteReport(business_id, kind.deliveries, about?.message, at);
+    const letter_id = letters[0] ?? null;
+    await tieIncoming(database, which, { sign: about?.sign ?? null, letter_id, message_id: null });
+    return { result: 'noted', letters };
+  }
+  const client = about?.message.client_id ? undefined : await clientOfAddress(database, business_id, from);
+  const id = randomUUID();
+  await keepCameIn(database, {
+    message: {
+      ...words(read),
+      ...ties(about?.message, client?.id),
+      business_id,
+      id,
+      message_id: mail.messageId && sameId === undefined ? kept(mail.messageId) : `${sha256}@incoming`,
+      came_as: kind.is === 'other' && kind.automatic ? 'automatic' : kind.is,
+      at,
+    },
+    recipients: [...mail.to.map(as('to')), ...mail.copies.map(as('copy'))].filter(
+      ({ address }) => address !== '',
+    ),
+    files: files(read),
+  });
+  await tieIncoming(database, which, {
+    sign: about?.sign ?? (client ? 'address' : null),
+    letter_id: about?.message.direction === 'out' ? about.message.id : null,
+    message_id: id,
+  });
+  return { result: 'taken', message: id };
+}
+
+function words({ mail }: ReadMail) {
+  const { own, quoted } = ownWords(mail.text);
+  return {
+    subject: kept(mail.subject),
+    text: kept(own),
+    quoted: quoted ? kept(quoted) : null,
+    html: mail.html === undefined ? null : (cleanHtml(kept(mail.html)) ?? null),
+    ...writer(mail.from),
+  };
+}
+
+/** As the database can hold an address: what is none is only said. */
+const ADDRESS = /^[^\s@<>,;]{1,200}@[^\s@<>,;]{1,50}$/;
+
+function writer({ name, address }: Correspondent = { name: '', address: '' }) {
+  return ADDRESS.test(address)
+    ? { from_name: kept(name), from_address: kept(address) }
+    : { from_name: kept(`${name} ${address}`.trim()), from_address: null };
+}
+
+/** What the message that it answers is tied to, it is, too. */
+function ties(
+  about: KnownMessage | undefined,
+  client_id: string | undefined,
+): Pick<CameIn['message'], 'thread_id'> {
+  if (!about) return { thread_id: randomUUID(), ...(client_id ? { client_id } : {}) };
+  const { id: answers, direction: _, status: __, ...tied } = about;
+  return { ...tied, ...{ answers, client_id: tied.client_id ?? client_id ?? null } };
+}
+
+function as(role: 'to' | 'copy') {
+  return ({ name, address }: Correspondent) => ({
+    role,
+    name: kept(name),
+    address: kept(address),
+  });
+}
+
+function files({ contents }: ReadMail): CameIn['files'] {
+  return contents
+    .filter(({ content }) => content.length > 0)
+    .map(({ name, type, sha256, content }) => ({ name: kept(name), media_type: type, sha256, content }));
+}
+
+/** What the database can hold: no NUL, no half of a character. */
+function kept(text: string): string {
+  return text.replaceAll('\0', '').toWellFormed();
+}
