@@ -85,6 +85,7 @@ async function sending() {
       host: '127.0.0.1',
       mailboxSmtpPort: smtp,
       mailboxPort: http,
+      incomingPort: await freePort(),
     },
     url,
   );
@@ -132,6 +133,7 @@ async function prepared() {
     host: '127.0.0.1',
     mailboxSmtpPort: smtp,
     mailboxPort: http,
+    incomingPort: await freePort(),
     now: NOW,
   };
   const environment = environmentFor(settings, url);

@@ -48,6 +48,23 @@ describe('a message', () => {
     );
   });
 
+  it('names the messages of its thread, the one that it answers last', async () => {
+    const headers = headersOf(await bytesOf({ thread: ['a@x.example', 'b@x.example'] }));
+    expect(headers).toContain('In-Reply-To: <b@x.example>');
+    expect(headers).toContain('References: <a@x.example> <b@x.example>');
+  });
+
+  it('has the words that it answers below, as theirs', async () => {
+    const quoted = 'On 22 November, Oda wrote:\n\nIs it <full>?\n\nOda';
+    const { body } = await read({ quoted });
+    expect(body.text?.replaceAll(' \n', '\n')).toContain(
+      'here it is.\n\n\nOn 22 November, Oda wrote:\n> Is it <full>?\n>\n> Oda',
+    );
+    expect(body.html).toContain(
+      '<p>On 22 November, Oda wrote:</p><blockquote type="cite">Is it &lt;full&gt;?<br><br>Oda</blockquote>',
+    );
+  });
+
   it('is read by another parser as it was written', async () => {
     const mail = await read({ copies: [{ name: 'Accounts', address: 'accounts@college.example' }] });
     expect(mail.subject).toBe('Invoice K-101');

@@ -27,8 +27,12 @@ export interface OutgoingLetter {
   /** told in a message that is kept; one that is sent names them in its envelope alone */
   blindCopies?: readonly Mailbox[];
   replyTo?: readonly Mailbox[];
+  /** the Message-IDs of the messages before it, that of the one which it answers last */
+  thread?: readonly string[];
   subject: string;
   text: string;
+  /** who wrote what it answers, and below an empty line their words: they stand below */
+  quoted?: string;
   /** where in the text the signature begins that it ends with */
   signatureAt?: number;
   /** a fragment; a letter may have none */
@@ -48,7 +52,9 @@ export async function compose(letter: OutgoingLetter): Promise<Buffer> {
     copies,
     blindCopies = [],
     replyTo = [],
+    thread = [],
     text,
+    quoted,
     signatureAt,
     html = '',
     language,
@@ -64,20 +70,28 @@ export async function compose(letter: OutgoingLetter): Promise<Buffer> {
     cc: copies,
     bcc: blindCopies,
     ...(replyTo.length ? { replyTo } : {}),
+    ...(thread.length ? { inReplyTo: inBrackets(thread.at(-1)!), references: thread.map(inBrackets) } : {}),
     newline: '\r\n',
     alternatives: [
       {
         // The composer's own text part would have no format.
         contentType: 'text/plain; charset=utf-8; format=flowed',
         contentTransferEncoding: 'quoted-printable',
-        content: flowed(clean(text), signatureAt),
+        // What stands below is no part of the signature.
+        content:
+          flowed(clean(text), quoted ? undefined : signatureAt) +
+          (quoted ? `\n\n${flowed(asQuoted(clean(quoted)))}` : ''),
       },
       ...(html
         ? [
             {
               contentType: 'text/html; charset=utf-8',
               contentTransferEncoding: 'quoted-printable',
-              content: page(headers.subject, language, clean(placed)),
+              content: page(
+                headers.subject,
+                language,
+                clean(placed) + (quoted ? quotedHtml(clean(quoted)) : ''),
+              ),
             },
           ]
         : []),
@@ -114,4 +128,19 @@ function page(subject: string, language: string, body: string): string {
 /** Control characters are no part of a letter: a bare carriage return would end a line for some and not for others. */
 function clean(words: string): string {
   return words.replace(/[^\P{Cc}\n\t]/gu, ' ');
+}
+
+function inBrackets(id: string): string {
+  return `<${id}>`;
+}
+
+/** The first line says who wrote; every other is theirs. */
+function asQuoted(quoted: string): string {
+  const [line, ...words] = quoted.split('\n');
+  return [line, ...words.slice(1).map((one) => `> ${one}`)].join('\n');
+}
+
+function quotedHtml(quoted: string): string {
+  const [line = '', , ...words] = quoted.split('\n').map(escapeHtml);
+  return `<p>${line}</p><blockquote type="cite">${words.join('<br>')}</blockquote>`;
 }

@@ -1,5 +1,6 @@
 import { createServer, type IncomingMessage, type Server, type ServerResponse } from 'node:http';
 import type { Attachment } from 'mailparser';
+import { answerTo, bring, reportOf, written, type Answer, type Report } from './asClient';
 import { contentOf } from './attachmentsIn';
 import type { Letters } from './letters';
 import { letterPage, listPage } from './page';
@@ -7,12 +8,19 @@ import { letterPage, listPage } from './page';
 /**
  * The mailbox's pages, and an interface for tests:
  * GET /letters?to=ADDRESS · DELETE /letters · POST /refuse {code, words, times, to} · POST /delay {milliseconds} ·
- * POST /away {milliseconds}: nothing answers by SMTP for so long.
+ * POST /away {milliseconds}: nothing answers by SMTP for so long · POST /letters/N/answer, its reader answers ·
+ * POST /letters/N/report, a server says what became of it · POST /write {from, to, subject, text}, somebody writes.
  * It sets no cookies, as ports share them.
+ * @param incoming the port at which the business takes mail in
  */
-export function startHttp(letters: Letters, port: number, away: (milliseconds: number) => void): Server {
+export function startHttp(
+  letters: Letters,
+  { port, incoming }: { port: number; incoming: number },
+  away: (milliseconds: number) => void,
+): Server {
   const server = createServer((request, response) => {
-    answer(letters, away, request, response).catch((error: Error) =>
+    if (!isFromHere(request)) return send(response, 403, { error: 'This is not for other sites.' });
+    answer(letters, away, incoming, request, response).catch((error: Error) =>
       send(response, 400, { error: error.message }),
     );
   });
@@ -23,12 +31,15 @@ export function startHttp(letters: Letters, port: number, away: (milliseconds: n
 async function answer(
   letters: Letters,
   away: (milliseconds: number) => void,
+  incoming: number,
   request: IncomingMessage,
   response: ServerResponse,
 ): Promise<void> {
   const url = new URL(request.url ?? '/', 'http://mailbox');
   const route = `${request.method} ${url.pathname}`;
-  const letter = letters.find(Number(/^\/letters\/(\d+)(?:\/html|\/files\/\d+)?$/.exec(url.pathname)?.[1]));
+  const letter = letters.find(
+    Number(/^\/letters\/(\d+)(?:\/html|\/answer|\/report|\/files\/\d+)?$/.exec(url.pathname)?.[1]),
+  );
   if (route === 'GET /') return page(response, listPage(letters, url.searchParams.get('to') ?? undefined));
   if (route === 'GET /letters')
     return send(
@@ -56,6 +67,18 @@ async function answer(
     away(Number((await body(request)).milliseconds ?? 0));
     return send(response, 200, {});
   }
+  if (request.method === 'POST' && letter && url.pathname.endsWith('/answer')) {
+    await bring(await answerTo(letter, await body<Answer>(request)), incoming);
+    return done(request, response);
+  }
+  if (request.method === 'POST' && letter && url.pathname.endsWith('/report')) {
+    await bring(await reportOf(letter, await body<Report>(request)), incoming);
+    return done(request, response);
+  }
+  if (route === 'POST /write') {
+    await bring(await written(await body<{ from: string; to: string }>(request)), incoming);
+    return done(request, response);
+  }
   if (route === 'POST /delay') {
     letters.delay = Number((await body(request)).milliseconds ?? 0);
     return send(response, 200, {});
@@ -63,10 +86,34 @@ async function answer(
   send(response, 404, { error: 'There is nothing here.' });
 }
 
-async function body(request: IncomingMessage): Promise<Record<string, unknown>> {
+async function body<Asked = Record<string, unknown>>(request: IncomingMessage): Promise<Asked> {
   let text = '';
   for await (const chunk of request) text += chunk;
-  return JSON.parse(text || '{}') as Record<string, unknown>;
+  return (isForm(request) ? fieldsOf(text) : JSON.parse(text || '{}')) as Asked;
+}
+
+/** The fields of a page's form; what is left empty is not said, what is ticked is so. */
+function fieldsOf(text: string): Record<string, unknown> {
+  const fields = [...new URLSearchParams(text)].filter(([, value]) => value !== '');
+  return Object.fromEntries(fields.map(([name, value]) => [name, value === 'on' ? true : value]));
+}
+
+function isForm({ headers }: IncomingMessage): boolean {
+  return headers['content-type']?.startsWith('application/x-www-form-urlencoded') ?? false;
+}
+
+/** A page's form goes back to its page. */
+function done(request: IncomingMessage, response: ServerResponse): void {
+  if (!isForm(request)) return send(response, 200, {});
+  response.writeHead(303, { location: request.headers.referer ?? '/' });
+  response.end();
+}
+
+/** Whether a request is for this machine's own name, and from no page but ours. */
+function isFromHere({ headers }: IncomingMessage): boolean {
+  const name = (headers.host ?? '').replace(/:\d+$/, '');
+  const isHere = /^(?:localhost|127(?:\.\d{1,3}){3}|\[::1\])$/.test(name);
+  return isHere && (headers.origin === undefined || headers.origin === `http://${headers.host}`);
 }
 
 function send(response: ServerResponse, status: number, value: unknown): void {

@@ -8,6 +8,7 @@ import { letterPage, listPage } from './page';
 const letter = (to: string[], subject = 'Hello'): Omit<Letter, 'id'> => ({
   receivedAt: '2026-03-02T09:00:00Z',
   from: 'Imke <imke@larkfield.example>',
+  envelopeFrom: 'imke@larkfield.example',
   to,
   subject,
   text: 'text',

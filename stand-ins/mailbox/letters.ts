@@ -3,6 +3,8 @@ export interface Letter {
   id: number;
   receivedAt: string;
   from: string;
+  /** the envelope's sender: where reports go */
+  envelopeFrom: string;
   /** the envelope's recipients, blind copies included */
   to: string[];
   subject: string;

@@ -7,7 +7,11 @@ import { startSmtp } from './smtp';
 const letters = new Letters();
 const listen = () => startSmtp(letters, Number(process.env.MAILBOX_SMTP_PORT ?? 3425));
 let smtp = listen();
-const http = startHttp(letters, Number(process.env.MAILBOX_PORT ?? 3480), (milliseconds) => {
+const ports = {
+  port: Number(process.env.MAILBOX_PORT ?? 3480),
+  incoming: Number(process.env.INCOMING_PORT ?? 3424),
+};
+const http = startHttp(letters, ports, (milliseconds) => {
   smtp.close(() => setTimeout(() => (smtp = listen()), milliseconds));
 });
 

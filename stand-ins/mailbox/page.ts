@@ -3,6 +3,7 @@ import type { Letter, Letters } from './letters';
 const STYLE = `body{margin:0;font:15px/1.5 system-ui,sans-serif;background:#e8e4da;color:#1f2933}
 main{max-width:760px;margin:0 auto;padding:24px 16px}a{color:#4b3f8f}
 li{margin:8px 0}article{background:#fffdf8;padding:20px;margin:16px 0}
+form{display:grid;gap:8px;margin:12px 0}textarea,input,select{font:inherit;padding:6px}button{font:inherit;padding:8px 16px;justify-self:start}
 iframe{width:100%;height:480px;border:1px solid #cfc8b8;background:#fff}pre{white-space:pre-wrap}small{color:#6f6a60}`;
 
 /** All mailboxes, or one with its letters, newest first. */
@@ -24,7 +25,13 @@ export function listPage(letters: Letters, to: string | undefined): string {
       ({ id, subject, from, receivedAt }) =>
         `<li><a href="/letters/${id}">${escape(subject || '(no subject)')}</a><br><small>${escape(from)} · ${escape(receivedAt)}</small></li>`,
     );
-  return frame(`Mailbox of ${to}`, `<p><a href="/">All mailboxes</a></p><ul>${rows.join('')}</ul>`);
+  return frame(
+    `Mailbox of ${to}`,
+    `<p><a href="/">All mailboxes</a></p><ul>${rows.join('')}</ul>
+<article><h2>Write to the business</h2><form method="post" action="/write"><input type="hidden" name="from" value="${escape(to)}">
+<label>To<br><input name="to" type="email" required size="40"></label><label>Subject<br><input name="subject" size="40"></label>
+<label>Words<br><textarea name="text" rows="5" cols="60" required></textarea></label><button>Write</button></form></article>`,
+  );
 }
 
 export function letterPage(letter: Letter): string {
@@ -39,6 +46,18 @@ export function letterPage(letter: Letter): string {
 <article><small>${escape(letter.from)} to ${escape(letter.to.join(', '))} · ${escape(letter.receivedAt)}</small>
 <iframe sandbox title="The letter as its reader sees it" src="/letters/${letter.id}/html"></iframe>
 ${along.length ? `<h2>With it</h2><ul>${along.join('')}</ul>` : ''}</article>
+<article><h2>Answer as its reader</h2><form method="post" action="/letters/${letter.id}/answer">
+<label>From another address<br><input name="from" placeholder="${escape(letter.to[0] ?? '')}"></label>
+<label>What they write<br><textarea name="text" rows="5" cols="60"></textarea></label>
+<label><input type="checkbox" name="quotes"> with the letter below</label>
+<label><input type="checkbox" name="unmarked"> without saying which letter it answers</label>
+<label><input type="checkbox" name="outOfOffice"> by a program: they are away</label>
+<button>Answer</button></form>
+<h2>As the mail server</h2><form method="post" action="/letters/${letter.id}/report">
+<label>It says that the letter<br><select name="state"><option value="failed">came back</option><option value="delayed">waits</option><option value="delivered">has arrived</option></select></label>
+<label>In these words<br><input name="words" size="50"></label>
+<label><input type="checkbox" name="inWords"> without a report that programs read</label>
+<button>Say so</button></form></article>
 <article><h2>As text</h2><pre>${escape(letter.text)}</pre></article>
 <article><h2>Headers</h2><pre>${escape(headers)}</pre></article>`,
   );

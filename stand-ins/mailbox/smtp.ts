@@ -27,6 +27,7 @@ export function startSmtp(letters: Letters, port: number): SMTPServer {
         letters.add({
           receivedAt: new Date().toISOString(),
           from: parsed.from?.text ?? '',
+          envelopeFrom: session.envelope.mailFrom ? session.envelope.mailFrom.address : '',
           to: session.envelope.rcptTo.map(({ address }) => address),
           subject: parsed.subject ?? '',
           text: parsed.text ?? '',

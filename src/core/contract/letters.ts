@@ -29,6 +29,14 @@ export const LETTER_CHOICES = object({
   papers: array(string().required().oneOf(PAPER_NAMES)).max(PAPER_NAMES.length),
   notHeld: boolean().oneOf([true]),
   goesAt: string().max(40),
+  reply: object({
+    to: string().required().uuid(),
+    subject: string().defined().max(2000),
+    quotes: boolean().oneOf([true]),
+  })
+    .noUnknown()
+    .optional()
+    .default(undefined),
   /** read by readSaidOtherwise */
   saidOtherwise: object().optional().default(undefined),
 }).required();

@@ -9,6 +9,7 @@ import type { ListedTemplate, TemplateWords } from '../fitting/listedTemplate';
 import type { PastLetter } from '../fitting/fittingTemplates';
 import type { RecordsFile } from '../records/recordsFile';
 import type { Along } from '../writing/goesAlong';
+import type { AnsweredMessage } from '../writing/reply';
 import type { Around } from '../writing/letterheadAround';
 import type { Letterhead, Passage, Signature } from '../template/template';
 
@@ -35,6 +36,8 @@ export interface WritingAnswer {
   sameLetterDays: number;
   /** of an enquiry that asks for days: whether none of them is free */
   daysTaken?: boolean;
+  /** the message that is to be answered, where it is asked for */
+  answered?: AnsweredMessage;
   /** templates of which somebody is writing the next version; letters use the one before */
   reworded: { key: string; by: string; own: boolean }[];
   /** how the telephone numbers in the records are written in their countries */

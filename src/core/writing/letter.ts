@@ -2,6 +2,7 @@ import type { AddedFile } from '../contract/along';
 import type { CopyDocument } from '../document/copyDocument';
 import type { SaidOtherwise } from '../fill/compile/saidOtherwise';
 import type { Paper } from '../template/papers';
+import type { Replying } from './reply';
 
 /** What its writer decided for a letter; everything left out follows by rule. All of it is data, nothing is a record. */
 export interface Choices {
@@ -28,6 +29,8 @@ export interface Choices {
   saidOtherwise?: Record<string, SaidOtherwise>;
   /** the days that it offers are not held, though it names a day until which they are */
   notHeld?: true;
+  /** the message that it answers */
+  reply?: Replying;
   /** when it goes, ISO 8601, and as of when it is filled; absent: now */
   goesAt?: string;
 }

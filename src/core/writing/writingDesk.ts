@@ -29,6 +29,7 @@ import type {
 } from '../template/template';
 import { addedAlong, filesAlong, papersAlong, type Along } from './goesAlong';
 import type { ChangedChoices, Choices, Letter } from './letter';
+import { underSubjectOf } from './reply';
 import { LetterheadFiller, type Around } from './letterheadAround';
 
 /** How many filled letters are kept at hand. */
@@ -225,12 +226,14 @@ export class WritingDesk {
     if (Array.isArray(template) || !situation) return undefined;
     const sender = senderOf(template, situation);
     const around = this.letterhead?.around(template.head, { ...situation, sender });
+    const copy = fairCopyOf(template, situation, this.answers(template, choices));
     return {
       template,
       choices,
       situation: { ...situation, sender },
       ...addresseesOf(template, situation),
-      ...fairCopyOf(template, situation, this.answers(template, choices)),
+      ...copy,
+      ...(choices.reply ? { document: underSubjectOf(copy.document, choices.reply) } : {}),
       ...(around ? { around } : {}),
       along: [
         ...papersAlong({ attach: [...(template.head.attach ?? []), ...(choices.papers ?? [])] }, situation),

@@ -20,7 +20,7 @@ const itemId = (client: string, key: string) => stableId('item', client, key);
 function businessRows({ business, partners = [] }: RecordsFile, business_id: string): Rows {
   const { links = [], custom_fields = [], name = '', ...own } = business;
   return {
-    business: [{ ...own, name, id: business_id, key: 'larkfield', invites: true }],
+    business: [{ ...own, name, id: business_id, key: 'larkfield', invites: true, marks_replies: true }],
     custom_field: custom_fields.map((field, position) => ({
       ...field,
       business_id,

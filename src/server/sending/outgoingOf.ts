@@ -2,10 +2,12 @@ import { addressingOf, type Addressing } from '../../core/addressing/addressingO
 import type { Addressee } from '../../core/fill/filled';
 import type { StartingPoint } from '../../core/records/which/situation';
 import { heldDays } from '../../core/writing/heldDays';
+import { quotedBelow, type Replying } from '../../core/writing/reply';
 import type { FilledLetter } from '../../core/writing/writingDesk';
 import type { Outgoing } from '../../data/repositories/sending/keepOutgoing';
 import { startingRecord } from '../../data/repositories/startingRecords';
 import { connection } from '../connection';
+import { toAnswer } from '../incoming/toAnswer';
 import type { LetterWriter, ReadyLetter, WrittenLetter } from './readyToGo';
 
 /** A letter that is ready as the message that goes: its words, its people, its files, and the records it is about. */
@@ -27,6 +29,7 @@ export async function outgoingOf(
       member_id,
       template_id: templateId,
       template_version: templateId === null ? null : templateVersion,
+      ...(await answering(business_id, choices.reply, filled, written.language)),
       notes: filled.notes,
       choices,
       reply_to: filled.replyTo || null,
@@ -36,6 +39,19 @@ export async function outgoingOf(
     files,
     holds: choices.notHeld ? undefined : heldDays(document, filled),
   };
+}
+
+/** The message that it answers, whose thread it goes on in, with what of it stands below. */
+async function answering(
+  business_id: string,
+  reply: Replying | undefined,
+  { situation }: FilledLetter,
+  language: string,
+): Promise<Pick<Partial<Outgoing['message']>, 'answers' | 'thread_id' | 'quoted'>> {
+  const answered = reply && (await toAnswer(business_id, reply.to, situation.book, language));
+  if (!answered) return {};
+  const { id, thread_id } = answered;
+  return { answers: id, thread_id, quoted: reply.quotes ? quotedBelow(answered) : null };
 }
 
 /** The invoice or visit that a letter is about: the one it was written from, or the one taken instead. */

@@ -1,4 +1,5 @@
 import { readMailboxes } from '../../core/addressing/addresses';
+import { withReplyMark } from '../../core/incoming/replyMark';
 import { imageSources } from '../../core/fill/write/images';
 import { SCHEMA_DEFAULTS } from '../../core/records/defaults';
 import type { Database } from '../../data/database';
@@ -80,10 +81,9 @@ async function handOver(
     from: { name: letter.from_name ?? '', address: letter.from_address },
     to: addresses(letter, 'to'),
     copies: addresses(letter, 'copy'),
-    replyTo: (readMailboxes(letter.reply_to ?? '') ?? []).map(({ name, email }) => ({
-      name,
-      address: email,
-    })),
+    replyTo: answeredTo(letter),
+    ...(letter.thread.length ? { thread: letter.thread } : {}),
+    ...(letter.quoted ? { quoted: letter.quoted } : {}),
     subject: letter.subject,
     text: letter.text,
     ...(letter.signature_at === null ? {} : { signatureAt: letter.signature_at }),
@@ -92,7 +92,9 @@ async function handOver(
     pictures: await picturesOfBusiness(database, letter.business_id, imageSources(html)),
     attachments: await attachmentsOf(database, letter),
   });
-  const envelope = { from: letter.from_address, to: letter.recipients.map(({ address }) => address) };
+  // What comes back says by it which letter it is about.
+  const from = letter.marks_replies ? withReplyMark(letter.from_address, letter.id) : letter.from_address;
+  const envelope = { from, to: letter.recipients.map(({ address }) => address) };
   return connections.handOver(envelope, message, () => ledger.begin(letter));
 }
 
@@ -127,6 +129,19 @@ function outcomeOf(handed: OfLetter, tries: number): TryOutcome {
         : { status: 'going', detail: handed.words, again };
     }
   }
+}
+
+/** Where it is answered to; an address of the sender's own place says which letter is answered. */
+function answeredTo({ id, reply_to, from_name, from_address, marks_replies }: OutgoingLetter) {
+  const wanted = (readMailboxes(reply_to ?? '') ?? []).map(({ name, email }) => ({ name, address: email }));
+  if (!marks_replies || wanted.length > 1) return wanted;
+  const [to = { name: from_name ?? '', address: from_address }] = wanted;
+  const isOurs = placeOf(to.address) === placeOf(from_address);
+  return isOurs ? [{ ...to, address: withReplyMark(to.address, id) }] : wanted;
+}
+
+function placeOf(address: string): string {
+  return address.slice(address.lastIndexOf('@')).toLowerCase();
 }
 
 function addresses({ recipients }: OutgoingLetter, role: 'to' | 'copy') {

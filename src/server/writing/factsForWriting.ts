@@ -1,7 +1,11 @@
 import type { WritingAnswer } from '../../core/contract/writing';
 import { countriesOf } from '../../core/fill/formats/phones/countriesOf';
+import { SCHEMA_DEFAULTS } from '../../core/records/defaults';
+import { RecordBook } from '../../core/records/recordBook';
+import type { RecordsFile } from '../../core/records/recordsFile';
 import type { StartingPoint } from '../../core/records/which/situation';
 import { beginsWith } from '../../core/writing/beginsWith';
+import type { AnsweredMessage } from '../../core/writing/reply';
 import { WritingDesk } from '../../core/writing/writingDesk';
 import { businessSettings } from '../../data/repositories/businessSettings';
 import { draftsThere } from '../../data/repositories/drafts';
@@ -10,6 +14,8 @@ import { recordsOfBusiness } from '../../data/repositories/recordsOfBusiness';
 import { scopeFrom, startOfLetter } from '../../data/repositories/startingRecords';
 import { templatesInDraft } from '../../data/repositories/templates/templateDrafts';
 import { editionOfTemplates, templatesByKey } from '../../data/repositories/templates/templatesOfBusiness';
+import { toAnswer } from '../incoming/toAnswer';
+import { isLetterId } from '../letters/oneLetter';
 import { areDaysTaken } from '../records/freeDays';
 import { now } from '../clock';
 import { connection } from '../connection';
@@ -22,6 +28,8 @@ interface Asked {
   template?: string | undefined;
   /** the list of templates that the device has */
   edition?: string | undefined;
+  /** the id of a message that is to be answered */
+  reply?: string | undefined;
 }
 
 /**
@@ -49,9 +57,11 @@ export const factsForWriting = forMember(
       draftsThere(database, { business_id, member_id: id }, start),
     ]);
     const daysTaken = await areDaysTaken(business_id, start, records!);
+    const answered = await answeredOf(business_id, asked.reply, records!);
     const facts = {
       records: records!,
       ...(daysTaken === undefined ? {} : { daysTaken }),
+      ...(answered ? { answered } : {}),
       now: now(),
       member: key,
       business: business_id,
@@ -70,3 +80,17 @@ export const factsForWriting = forMember(
     return { ...facts, list, words };
   },
 );
+
+/** The message that is to be answered, where one is asked for and there is one. */
+async function answeredOf(
+  business_id: string,
+  id: string | undefined,
+  records: RecordsFile,
+): Promise<AnsweredMessage | undefined> {
+  if (id === undefined || !isLetterId(id)) return undefined;
+  const language = records.clients?.[0]?.language ?? records.business.locale ?? SCHEMA_DEFAULTS.locale;
+  const found = await toAnswer(business_id, id, new RecordBook(records, now()), language);
+  if (!found) return undefined;
+  const { thread_id: _, ...answered } = found;
+  return answered;
+}

@@ -49,7 +49,7 @@ export async function keepOutgoing(
       direction: 'out',
       status,
       reason: detail,
-      thread_id: randomUUID(),
+      thread_id: message.thread_id ?? randomUUID(),
       from_name: from.name,
       from_address: from.email,
       at,

@@ -19,6 +19,12 @@ export interface OutgoingLetter {
   html: string | null;
   language: string | null;
   at: Date;
+  /** what stands below: the words of the message that it answers */
+  quoted: string | null;
+  /** the Message-IDs of its thread, that of the message which it answers last; empty: it answers none */
+  thread: string[];
+  /** whether the address to which it is answered says which letter is answered */
+  marks_replies: boolean;
   /** how often it has been tried, this time included */
   tries: number;
   /** tells this claim from any other */
@@ -33,6 +39,17 @@ const NO_TROUBLE = `not exists (select from sending_trouble where sender in ('',
 
 /** One letter of those that wait for their sender's trouble to be over. */
 const OF_SENDER = `($sender = '' or lower(message.from_address) = $sender)`;
+
+/** So many messages of a thread are named in what answers the last of them. */
+const MOST_OF_THREAD = 20;
+
+/** The Message-IDs of the thread up to the message that a letter answers; those that we have given ourselves are nobody else's. */
+const THREAD = `array(select before.message_id from (
+    select other.message_id, other.at, other.sequence, other.id = message.answers as is_last from message other
+    where message.answers is not null and other.business_id = message.business_id and other.thread_id = message.thread_id
+      and other.id <> message.id and other.status not in ('draft', 'later', 'going', 'held', 'taken back') and other.message_id not like '%@incoming'
+    order by is_last desc, other.at desc, other.sequence desc limit ${MOST_OF_THREAD}) before
+  order by before.is_last, before.at, before.sequence)`;
 
 /**
  * Claims letters whose time has come for a worker, the longest due first. None while this database is a copy that
@@ -55,7 +72,8 @@ export async function claimLetters(
          and exists (select from own_mark where mark = present_mark($machine))
        order by goes_at limit ${Math.floor(most)} for update skip locked)
      returning business_id, id, message_id, from_name, from_address, reply_to, subject, text, signature_at, html, language, at, tries,
-       claimed_at, handed_over_at,
+       claimed_at, handed_over_at, quoted, (select marks_replies from business where business.id = business_id) as marks_replies,
+       ${THREAD} as thread,
        (select coalesce(jsonb_agg(jsonb_build_object('role', role, 'name', name, 'address', address) order by position), '[]')
         from message_recipient one where one.business_id = message.business_id and one.message_id = message.id) as recipients`,
     {
