@@ -71,6 +71,7 @@ const BESIDES: Readonly<Record<string, readonly string[]>> = {
     'hold_after_hours',
     'idle_days',
     'invites',
+    'marks_replies',
     'reminder_spacing',
     'same_letter_days',
     'set_up',

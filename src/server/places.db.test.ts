@@ -153,8 +153,8 @@ it('letters have their days in the business’s form', async () => {
 
 it('Post scrolls on by itself, letter by letter', async () => {
   await connection().sequelize.query(
-    `insert into message (business_id, id, message_id, thread_id, direction, status, subject, at)
-     select $business, gen_random_uuid(), 'paged' || n, gen_random_uuid(), 'in', 'received', 'paged ' || n,
+    `insert into message (business_id, id, message_id, thread_id, direction, came_as, status, subject, at)
+     select $business, gen_random_uuid(), 'paged' || n, gen_random_uuid(), 'in', 'automatic', 'received', 'paged ' || n,
        timestamptz '2026-10-01' + make_interval(secs => n / 3) from generate_series(1, 250) n`,
     { bind: { business: imke.business_id } },
   );
@@ -342,8 +342,8 @@ it('members are offered in a demonstration only', async () => {
 it('a letter is found by its words, however they are accented, and by whom it went to', async () => {
   const { sequelize } = connection();
   await sequelize.query(
-    `insert into message (business_id, id, message_id, thread_id, direction, kind, status, subject, text, at)
-     values ($business, gen_random_uuid(), 'found@larkfield.example', gen_random_uuid(), 'in', 'letter', 'received', 'Die Überholung', 'Über 100 % zufrieden, O’Connell, Œrsted Straße', now())`,
+    `insert into message (business_id, id, message_id, thread_id, direction, came_as, kind, status, subject, text, at)
+     values ($business, gen_random_uuid(), 'found@larkfield.example', gen_random_uuid(), 'in', 'automatic', 'letter', 'received', 'Die Überholung', 'Über 100 % zufrieden, O’Connell, Œrsted Straße', now())`,
     { bind: { business: imke.business_id } },
   );
   const found = async (words: string) => (await findLetters(imke, words)).map(({ subject }) => subject);

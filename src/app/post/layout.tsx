@@ -11,7 +11,7 @@ import { PageArea } from '../../ui/shell/PageArea';
 import { Shell } from '../../ui/shell/Shell';
 import { requireMember } from '../session';
 
-/** What needs somebody stands first, then what waits for its hour, each under its own heading. */
+/** What needs somebody stands first, then answers that wait, then what waits for its hour, each under its own heading. */
 function underHeadings(letters: readonly ShownLetter[]): ListEntry[] {
   const some = letters.some((letter) => headingOf(letter) !== EVERYTHING_ELSE);
   return letters.map((letter) => ({ ...letterEntry(letter), ...(some ? { day: headingOf(letter) } : {}) }));
@@ -21,6 +21,7 @@ const EVERYTHING_ELSE = 'Everything else';
 
 function headingOf(letter: ShownLetter): string {
   if (needsSomebody(letter)) return 'Needs somebody';
+  if (letter.waits) return letter.client || letter.about ? 'Answers waiting' : 'From somebody in no record';
   return letter.status === 'later' ? 'For later' : EVERYTHING_ELSE;
 }
 
@@ -33,7 +34,6 @@ export default async function PostLayout({ children }: { children: ReactNode }) 
       <PostIndex
         first={{ entries: underHeadings(letters), ...(next ? { next } : {}) }}
         owner={ownerKey(member.business_id, member.key)}
-        going={letters.some(({ status }) => status === 'going')}
       />
       <PageArea>{children}</PageArea>
     </Shell>

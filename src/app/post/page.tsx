@@ -1,5 +1,7 @@
 import type { Metadata } from 'next';
 import { needsSomebody } from '../../server/sending/needsSomebody';
+import { answersWaiting } from '../../server/incoming/answersWaiting';
+import { AnswersWaiting } from '../../ui/post/AnswersWaiting';
 import { NeedsSomebody } from '../../ui/post/NeedsSomebody';
 import { requireMember } from '../session';
 
@@ -10,6 +12,7 @@ export default async function PostPage() {
   return (
     <div className="post-page">
       <NeedsSomebody needs={await needsSomebody(member)} me={member.key} />
+      <AnswersWaiting waiting={await answersWaiting(member)} me={member.key} />
       <p className="hint">Choose a letter to see it as it was sent, and what became of it.</p>
     </div>
   );

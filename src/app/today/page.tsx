@@ -1,4 +1,5 @@
 import type { Metadata } from 'next';
+import { answersWaiting } from '../../server/incoming/answersWaiting';
 import { needsSomebody } from '../../server/sending/needsSomebody';
 import { settingUp } from '../../server/settingUp/setUp';
 import { settingsOf } from '../../server/settings';
@@ -10,9 +11,10 @@ export const metadata: Metadata = { title: 'Today' };
 
 export default async function Today() {
   const member = await requireMember();
-  const [shown, needs, settings, setUp] = await Promise.all([
+  const [shown, needs, waiting, settings, setUp] = await Promise.all([
     today(member),
     needsSomebody(member),
+    answersWaiting(member),
     settingsOf(member),
     settingUp(member),
   ]);
@@ -20,6 +22,7 @@ export default async function Today() {
     <TodayPage
       today={shown}
       needs={needs}
+      waiting={waiting}
       me={member.key}
       settings={settings}
       {...(setUp ? { setUp } : {})}

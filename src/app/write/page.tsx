@@ -12,15 +12,18 @@ import { readStartingPoint } from '../../core/records/which/readStartingPoint';
 export const metadata: Metadata = { title: 'Write' };
 
 type Props = {
-  searchParams: Promise<Partial<Record<'from' | 'template', string | string[]>>>;
+  searchParams: Promise<Partial<Record<'from' | 'template' | 'reply', string | string[]>>>;
 };
 
 export default async function WritePage({ searchParams }: Props) {
   const member = await requireMember();
-  const { from, template } = await searchParams;
+  const { from, template, reply } = await searchParams;
   const start = readStartingPoint(from);
   if (!start) notFound();
-  const asked = typeof template === 'string' ? { template } : {};
+  const asked = {
+    ...(typeof template === 'string' ? { template } : {}),
+    ...(typeof reply === 'string' ? { reply } : {}),
+  };
   // A document brings its letter along; within the application the page asks for it, and for no more than it lacks.
   const sent = await headers();
   const document = sent.get('accept')?.includes('text/html');

@@ -91,6 +91,12 @@ export interface LetterStatus {
 /** Answered by `/api/letters/<id>/take-back`: what the letter is now. */
 export type TakeBackAnswer = { status: string; error?: undefined } | (Refusal & { status?: undefined });
 
+/** What a message is that came in. */
+export type CameAs = 'answer' | 'out of office' | 'automatic' | 'other';
+
+/** By what a message is known to be about something. */
+export type KnownBy = 'reply mark' | 'returned message' | 'in reply to' | 'references' | 'address';
+
 /** A letter as it is shown; its moments are in the business's form, too. */
 export interface ShownLetter {
   id: string;
@@ -104,6 +110,16 @@ export interface ShownLetter {
   canBeWrittenOn: boolean;
   subject: string;
   text: string;
+  /** words that stood below, or above: what it answers */
+  quoted: string | null;
+  /** of one that came in: what it is */
+  came_as: CameAs | null;
+  /** it came in and waits: nobody has answered it or dealt with it */
+  waits: boolean;
+  /** by what it is known to be about a letter, or by whom: its sender’s address */
+  sign: KnownBy | null;
+  /** what of it was too much to be taken, in words */
+  came_notes: string[];
   hasHtml: boolean;
   /** "today at 09:30", "3 October" */
   day: string;
@@ -149,6 +165,24 @@ export interface NeedsSomebody {
   /** whether there are more */
   more: boolean;
   waiting: Waiting;
+}
+
+/** What came in and waits, the longest first. */
+export interface AnswersWaiting {
+  /** from whoever is in the records */
+  known: ShownLetter[];
+  /** from somebody unknown, each with what they seem to ask */
+  unknown: { letter: ShownLetter; asks: Asks }[];
+  /** whether there are more of either */
+  more: boolean;
+}
+
+/** What somebody unknown seems to ask, as it is said: days in the business's form. */
+export interface Asks {
+  name?: string;
+  phone?: string;
+  service?: string;
+  days: string[];
 }
 
 /** How many have not gone though their time has come; `why` is absent while they go. */

@@ -32,10 +32,10 @@ export const CURES: Readonly<
   send: { from: ['held', 'failed', 'may have arrived'], to: 'going' },
   drop: { from: ['held'], to: 'taken back' },
   arrived: { from: ['may have arrived'], to: 'sent' },
-  settle: { from: ['failed', 'bounced'], dealtWith: true },
+  settle: { from: ['failed', 'bounced', 'received'], dealtWith: true },
   hold: { from: ['taken back'], to: 'held' },
   doubt: { from: ['sent'], to: 'may have arrived' },
-  unsettle: { from: ['failed', 'bounced'], dealtWith: false },
+  unsettle: { from: ['failed', 'bounced', 'received'], dealtWith: false },
 };
 
 /** A cure as a button and what is said when it is done. A letter that goes again can be taken back like any. */
@@ -58,9 +58,12 @@ const DROP: OfferedCure = { cure: 'drop', words: 'Do not send', done: 'It will n
 export function curesOf({
   status,
   canBeWrittenOn = false,
+  waits = false,
 }: {
   status: string;
   canBeWrittenOn?: boolean;
+  /** it came in, and nobody has answered it */
+  waits?: boolean;
 }): OfferedCure[] {
   switch (status) {
     case 'held':
@@ -69,6 +72,8 @@ export function curesOf({
       return [{ cure: 'send', words: 'Send it again', done: 'Going.' }, SETTLE];
     case 'bounced':
       return [SETTLE];
+    case 'received':
+      return waits ? [SETTLE] : [];
     case 'may have arrived':
       return [
         { cure: 'arrived', words: 'It arrived', done: 'Sent.', undo: 'doubt' },

@@ -29,6 +29,7 @@ import type { Check, Proofed, ProofMark } from './proofMark';
 import { checkCapitals } from './words/capitals';
 import { checkGaps } from './words/gaps';
 import { checkInternalSubject } from './words/internalSubject';
+import { checkNothingSaid } from './words/nothingSaid';
 import { checkSubject } from './words/subject';
 import { checkTwice } from './words/twice';
 
@@ -38,6 +39,7 @@ const CHECKS: readonly Check[] = [
   checkSender,
   checkSigned,
   checkSubject,
+  checkNothingSaid,
   checkHoles,
   checkAttachments,
   checkLinks,

@@ -4,7 +4,7 @@ import type { RecordsFile } from '../records/recordsFile';
 import { situationFrom } from '../records/which/situation';
 import { blankLetterKey } from '../template/blankLetter';
 import { proofLetter } from './proofLetter';
-import { quotedBelow, replySubject, writerAmong } from './reply';
+import { answering, quotedBelow, replySubject } from './reply';
 import { WritingDesk } from './writingDesk';
 
 const RECORDS: RecordsFile = {
@@ -56,11 +56,15 @@ describe('a letter that answers', () => {
   it('goes to who wrote, where they are in the records', () => {
     const book = new RecordBook(RECORDS, NOW);
     const situation = situationFrom(book, START, { sender: RECORDS.members![0]! })!;
-    expect(
-      ['hale@COLLEGE.example', 'office@college.example', 'other@college.example', ''].map((address) =>
-        writerAmong(situation, address),
-      ),
-    ).toEqual(['contact:hale', 'client:college', undefined, undefined]);
+    const to = (address: string) =>
+      answering({ id: 'x', subject: '', from: { name: '', address }, line: '', words: '' }, situation)
+        .recipients;
+    expect(['hale@COLLEGE.example', 'office@college.example', 'other@college.example', ''].map(to)).toEqual([
+      ['contact:hale'],
+      ['client:college'],
+      undefined,
+      undefined,
+    ]);
   });
 
   it('has no more of their words below than anybody reads', () => {

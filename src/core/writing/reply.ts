@@ -49,8 +49,17 @@ export function quotedBelow({ line, words }: Pick<AnsweredMessage, 'line' | 'wor
   return `${line}\n\n${words.slice(0, MOST_QUOTED).trim()}`;
 }
 
+/** What a letter that answers a message begins with: under its subject, with its words below, to whoever wrote. */
+export function answering(
+  { id, subject, from }: AnsweredMessage,
+  situation: Situation | undefined,
+): { reply: Replying; recipients?: string[] } {
+  const writer = situation && writerAmong(situation, from.address);
+  return { reply: { to: id, subject, quotes: true }, ...(writer ? { recipients: [writer] } : {}) };
+}
+
 /** The reference of whoever wrote from an address, of those that a letter can go to; undefined: it is in no record of this client. */
-export function writerAmong({ client }: Situation, address: string): string | undefined {
+function writerAmong({ client }: Situation, address: string): string | undefined {
   const wanted = address.toLowerCase();
   const from = client?.record;
   if (!from || !wanted) return undefined;

@@ -4,9 +4,6 @@ import type { LetterFacts } from '../../core/writing/factsOf';
 import type { Choices, Letter } from '../../core/writing/letter';
 import { date, given, json, key, maybe, moment, oneOf, or, text, texts, uuid, whole, yesNo } from '../column';
 
-/** What a message that came in may be; a delivery report becomes none. */
-export const CAME_AS = ['answer', 'out of office', 'automatic', 'other'] as const;
-
 /** What can become of a letter that was written. */
 const BECAME = [
   'held',
@@ -34,7 +31,8 @@ export const MESSAGE = {
   text: or(text(), ''),
   /** of one that came in: what its writer had before them, apart from their own words */
   quoted: maybe(text()),
-  came_as: maybe(oneOf(...CAME_AS)),
+  /** of one that came in: what it is; a delivery report becomes none */
+  came_as: maybe(oneOf('answer', 'out of office', 'automatic', 'other')),
   /** the message that it answers, theirs or ours */
   answers: maybe(uuid()),
   /** where in the text the signature begins that it ends with */

@@ -18,8 +18,19 @@ export interface KeptLetter extends Omit<ShownLetter, 'hasHtml' | 'day' | 'at' |
   events: Omit<ShownLetter['events'][number], 'day'>[];
 }
 
+/** Whether a message that came in waits: a person wrote it, nobody has dealt with it, and no letter has answered it since. */
+const WAITS = `(message.settled_at is null and message.came_as in ('answer', 'other') and not exists (
+  select from message later where later.business_id = message.business_id and later.thread_id = message.thread_id
+    and later.direction = 'out' and later.status in ('later', 'going', 'sent', 'delivered', 'opened', 'may have arrived')
+    and (later.at, later.sequence) > (message.at, message.sequence)))`;
+
+const KNOWN = '(message.client_id is not null or message.enquiry_id is not null)';
+
 const LETTERS = `select message.id, message.direction, message.kind, message.status, message.reason, message.subject,
-    message.text, message.html, message.at, message.from_name, message.from_address, message.notes,
+    message.text, message.quoted, message.html, message.at, message.from_name, message.from_address, message.notes,
+    message.came_as, message.direction = 'in' and ${WAITS} as waits,
+    (select sign from incoming where incoming.business_id = message.business_id and incoming.message_id = message.id) as sign,
+    coalesce((select notes from incoming where incoming.business_id = message.business_id and incoming.message_id = message.id), '{}') as came_notes,
     message.version, array[message.at::text, message.sequence::text] as place, (extract(epoch from greatest(goes_at - now(), '0')) * 1000)::bigint as goes_in,
     case when message.status = 'later' then message.choices ->> 'goesAt' end as goes_at,
     message.status in ('held', 'later', 'taken back') and exists (select from letter_for_later kept
@@ -51,6 +62,7 @@ const LETTERS = `select message.id, message.direction, message.kind, message.sta
   left join invoice on invoice.business_id = message.business_id and invoice.id = message.invoice_id
   where message.business_id = $business_id and message.status <> 'draft'`;
 
+const LONGEST_FIRST = 'order by message.at, message.sequence';
 const NEWEST_FIRST = 'order by message.at desc, message.sequence desc';
 
 /** Which letters: of a client, about a record of a kind, or one state. All: everything lately. */
@@ -65,6 +77,8 @@ export interface LetterFilter {
   needsSomebody?: boolean;
   /** only what waits for its hour, the soonest first */
   forLater?: boolean;
+  /** only what came in and waits, the longest first: from whoever is in the records, or from somebody unknown */
+  waiting?: 'known' | 'unknown';
 }
 
 const NEEDS = `and message.settled_at is null and message.status in ('${NEEDS_SOMEBODY.join("', '")}')`;
@@ -73,7 +87,7 @@ const NEEDS = `and message.settled_at is null and message.status in ('${NEEDS_SO
 export async function lettersOf(
   { sequelize }: Database,
   business_id: string,
-  { client_id, about, ids, after, needsSomebody = false, forLater = false }: LetterFilter,
+  { client_id, about, ids, after, needsSomebody = false, forLater = false, waiting }: LetterFilter,
   most: number,
 ): Promise<KeptLetter[]> {
   const conditions = [
@@ -81,10 +95,13 @@ export async function lettersOf(
     about === undefined ? '' : `and message.${about.kind}_id = $about_id`,
     needsSomebody ? NEEDS : '',
     forLater ? `and message.status = 'later'` : '',
+    waiting
+      ? `and message.direction = 'in' and ${WAITS} and ${waiting === 'known' ? KNOWN : `not ${KNOWN}`}`
+      : '',
     ids === undefined ? '' : 'and message.id = any($ids::uuid[])',
     after === undefined ? '' : 'and (message.at, message.sequence) < ($at::timestamptz, $sequence::bigint)',
   ].join(' ');
-  const order = forLater ? 'order by message.goes_at' : NEWEST_FIRST;
+  const order = forLater ? 'order by message.goes_at' : waiting ? LONGEST_FIRST : NEWEST_FIRST;
   return sequelize.query<KeptLetter>(`${LETTERS} ${conditions} ${order} limit ${Math.floor(most)}`, {
     bind: {
       business_id,

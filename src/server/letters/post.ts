@@ -17,7 +17,8 @@ export interface PostPage {
 }
 
 /**
- * What needs somebody, however old; what waits for its hour, the soonest first; then what is going, gone, come back and come in, newest first, piece by piece.
+ * What needs somebody, however old; what came in and waits to be answered; what waits for its hour, the soonest first; then what is going,
+ * gone, come back and come in, newest first, piece by piece.
  * @throws NoSuchPlace
  */
 export const post = forMember(async ({ business_id }, after?: string): Promise<PostPage> => {
@@ -27,6 +28,8 @@ export const post = forMember(async ({ business_id }, after?: string): Promise<P
     ? []
     : [
         ...(await lettersOf(database, business_id, { needsSomebody: true }, MOST_FIRST)),
+        ...(await lettersOf(database, business_id, { waiting: 'known' }, MOST_FIRST)),
+        ...(await lettersOf(database, business_id, { waiting: 'unknown' }, MOST_FIRST)),
         ...(await lettersOf(database, business_id, { forLater: true }, MOST_FIRST)),
       ];
   const newest = await unlessNoPlace(

@@ -11,6 +11,8 @@ import { forMember } from '../forMember';
 interface Asked {
   /** the template to begin with, by its key; absent: the likeliest */
   template?: string;
+  /** the id of a message that is to be answered */
+  reply?: string;
   /** the list of templates that the device has */
   edition?: string | undefined;
   /** whether the page is kept for when there is no connection: the letter is in it then, so that it is read at once */
@@ -34,7 +36,8 @@ export const firstLetter = forMember(
     const facts = all.edition === edition ? rest : all;
     // The words that came along are those of the template it begins with.
     const [template] = words;
-    if (!list || !template) return { facts };
+    // An answer begins with other words, and to whoever wrote.
+    if (!list || !template || rest.answered) return { facts };
     const desk = new WritingDesk({ ...rest, ...list, templates: words });
     const filled = desk.fill(start, { template: template.key, answers: {} });
     if (!filled) return { facts };

@@ -62,14 +62,17 @@ export function draftKey(owner: string, { kind, key }: StartingPoint): string {
  */
 export async function openDraft(
   key: string,
-  { template, letter: asked, shared }: AskedLetter,
+  { template, letter: asked, shared, reply }: AskedLetter,
 ): Promise<{ draft: Draft; others: Draft[] }> {
   const fresh: Draft = { id: newId() };
   const all = await shelfOf();
   const waiting = new Set(all.flatMap(({ letter, refused }) => (refused ? [] : [letter.id])));
   const isWanted = ({ letter, id }: Draft) =>
     !waiting.has(id) &&
-    (letter === undefined || (!shared && (template === undefined || letter.choices.template === template)));
+    (letter === undefined ||
+      (!shared &&
+        letter.choices.reply?.to === reply &&
+        (template === undefined || letter.choices.template === template)));
   let list: Draft[] = [fresh];
   let draft = fresh;
   try {

@@ -2,13 +2,15 @@
 
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import type { CureAnswer, CureRequest } from '../../core/contract/cures';
 import type { ShownLetter } from '../../core/contract/letters';
 import { curesOf, isWrittenAnew, type Cure, type OfferedCure, type Undo } from '../../core/cures/cures';
 import { askServer } from '../writing/askServer';
 import { writePath } from '../writing/writePath';
-import { toWhom } from './Letters';
+import { answerPath } from './answerPath';
+import { fromWhom, toWhom } from './otherSide';
+import { holdPage } from './heldPage';
 import { TakeBack } from './TakeBack';
 import { WriteOn } from './WriteOn';
 
@@ -27,6 +29,8 @@ export function Cures({ letter, onPage = false, onStatus }: Props) {
   const [done, setDone] = useState<OfferedCure>();
   const [trouble, setTrouble] = useState<string>();
   const [busy, setBusy] = useState(false);
+  const canBeUndone = done?.undo !== undefined || now.status === 'going';
+  useEffect(() => (canBeUndone ? holdPage() : undefined), [canBeUndone]);
   const { status, version } = now;
 
   async function ask(cure: Cure | Undo, then: OfferedCure | undefined) {
@@ -70,8 +74,13 @@ export function Cures({ letter, onPage = false, onStatus }: Props) {
         <p
           className="cure-actions"
           role="group"
-          aria-label={`What to do about: ${letter.subject}, to ${toWhom(letter)}`}
+          aria-label={`What to do about: ${letter.subject}, ${letter.direction === 'in' ? `from ${fromWhom(letter)}` : `to ${toWhom(letter)}`}`}
         >
+          {letter.waits && letter.from_address && (
+            <Link href={answerPath(letter)} prefetch={false} className="btn btn-outline-primary">
+              Answer
+            </Link>
+          )}
           {isWrittenAnew(status) && (
             <Link href={anew(letter)} prefetch={false} className="btn btn-outline-primary">
               Write it anew

@@ -1,10 +1,13 @@
 import Link from 'next/link';
-import { sizeInWords } from '../../core/describe/sizeInWords';
 import { needsSomebody, whatIsKnown } from '../../core/cures/cures';
+import { Along } from './Along';
+import { AsItCame } from './AsItCame';
+import { CameIn } from './CameIn';
 import { Cures } from './Cures';
 import { LetterFrame } from './LetterFrame';
 import type { ShownLetter } from '../../core/contract/letters';
 import { LetterState } from './LetterState';
+import { Quoted } from './Quoted';
 import { TakeBack } from './TakeBack';
 import { WriteOn } from './WriteOn';
 
@@ -27,14 +30,14 @@ export function LetterPaper({ letter, waits }: { letter: ShownLetter; waits?: st
     template,
     member,
   } = letter;
-  const from = from_address && `${from_name ?? ''} (${from_address})`.trim();
+  const from = from_address ? `${from_name ?? ''} (${from_address})`.trim() : from_name || undefined;
   const as = (role: string) =>
     recipients
       .filter((one) => one.role === role)
       .map(({ name, address }) => (name ? `${name} (${address})` : address))
       .join(', ');
   const heads = [
-    ['From', direction === 'in' ? (client ?? '') : (from ?? member ?? '')],
+    ['From', from ?? (direction === 'in' ? client : member) ?? ''],
     ['To', as('to')],
     ['Copy', as('copy')],
     ['Blind copy', as('blind copy')],
@@ -57,11 +60,7 @@ export function LetterPaper({ letter, waits }: { letter: ShownLetter; waits?: st
               <div className="head-line">
                 <dt>With it</dt>
                 <dd>
-                  {attachments.map(({ name, position, size }) => (
-                    <span key={position} className="addressee">
-                      <a href={`/api/letters/${id}/files/${position}`}>{name}</a>, {sizeInWords(size)}
-                    </span>
-                  ))}
+                  <Along letter={letter} />
                 </dd>
               </div>
             )}
@@ -71,16 +70,18 @@ export function LetterPaper({ letter, waits }: { letter: ShownLetter; waits?: st
           <h1 id="letter-title" className="subject">
             {subject || 'Text message'}
           </h1>
-          {letter.hasHtml ? (
+          {letter.hasHtml && direction === 'out' ? (
             <LetterFrame id={id} title={`The letter: ${subject}`} />
           ) : (
             <p className="letter-text">{letter.text.trim()}</p>
           )}
+          <Quoted letter={letter} />
+          {letter.hasHtml && direction === 'in' && <AsItCame letter={letter} />}
         </div>
       </article>
       <aside className="states" aria-label="What became of it">
         <p>
-          <LetterState status={letter.status} />
+          <LetterState status={letter.status} came_as={letter.came_as} />
         </p>
         {needsSomebody(letter) ? (
           <>
@@ -109,6 +110,7 @@ export function LetterPaper({ letter, waits }: { letter: ShownLetter; waits?: st
             )}
           </>
         )}
+        {direction === 'in' && <CameIn letter={letter} />}
         {letter.settled_by && <p className="in-order">Dealt with by {letter.settled_by}.</p>}
         <ol>
           {letter.events.map((event, i) => (

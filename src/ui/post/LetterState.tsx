@@ -1,3 +1,4 @@
+import type { CameAs } from '../../core/contract/letters';
 import { Icon } from '../shell/Icon';
 import type { Sign } from '../shell/signs';
 
@@ -15,12 +16,17 @@ const LOOK: Readonly<Record<string, { look: string; icon: Sign }>> = {
   received: { look: 'in-order', icon: 'reply' },
 };
 
+/** “sent”; of what came in by itself, what it is. */
+export function stateInWords({ status, came_as }: { status: string; came_as?: CameAs | null }): string {
+  return came_as === 'out of office' || came_as === 'automatic' ? came_as : status;
+}
+
 /** What has become of a letter, in a word and a sign. */
-export function LetterState({ status }: { status: string }) {
+export function LetterState({ status, came_as = null }: { status: string; came_as?: CameAs | null }) {
   const { look, icon } = LOOK[status] ?? { look: 'waiting', icon: 'dot' as const };
   return (
     <span className={`letter-state ${look}`}>
-      <Icon name={icon} /> {status}
+      <Icon name={icon} /> {stateInWords({ status, came_as })}
     </span>
   );
 }

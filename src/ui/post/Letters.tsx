@@ -1,6 +1,10 @@
 import Link from 'next/link';
 import type { ShownLetter } from '../../core/contract/letters';
+import { Along } from './Along';
+import { Cures } from './Cures';
 import { LetterState } from './LetterState';
+import { otherSide, toWhom } from './otherSide';
+import { Quoted } from './Quoted';
 import { TakeBack } from './TakeBack';
 
 /** A run of correspondence: pages one after another, their dates in the margin, newest first. */
@@ -13,7 +17,7 @@ export function Letters({ letters }: { letters: ShownLetter[] }) {
         <li key={letter.id} className={letter.direction === 'in' ? 'came-in' : undefined}>
           <p className="letter-date">
             <time dateTime={letter.at}>{letter.day}</time>
-            <LetterState status={letter.status} />
+            <LetterState status={letter.status} came_as={letter.came_as} />
           </p>
           <article aria-label={letter.subject || 'Text message'}>
             <p className="letter-who">{whoToWhom(letter)}</p>
@@ -23,6 +27,9 @@ export function Letters({ letters }: { letters: ShownLetter[] }) {
               </Link>
             </h3>
             <p className="letter-text">{letter.text.trim()}</p>
+            <Quoted letter={letter} />
+            <Along letter={letter} />
+            {letter.waits && <Cures key={letter.version} letter={letter} />}
             {letter.goes && <p className="waiting">It goes {letter.goes}.</p>}
             {(letter.status === 'going' || letter.status === 'later') && <TakeBack id={letter.id} going />}
             {letter.reason && (
@@ -39,15 +46,4 @@ function whoToWhom(letter: ShownLetter): string {
   return letter.direction === 'in'
     ? otherSide(letter)
     : `${letter.from_name || letter.member || 'We'} to ${toWhom(letter)}`;
-}
-
-/** "To Hale Brandreth", "From Oda Hartigan" */
-export function otherSide(letter: ShownLetter): string {
-  return letter.direction === 'in' ? `From ${letter.client ?? 'somebody'}` : `To ${toWhom(letter)}`;
-}
-
-/** The names of whom it goes to. */
-export function toWhom({ recipients, client }: ShownLetter): string {
-  const names = recipients.filter(({ role }) => role === 'to').map(({ name, address }) => name || address);
-  return names.join(' and ') || (client ?? 'nobody');
 }

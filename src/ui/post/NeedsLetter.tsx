@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { whatIsKnown } from '../../core/cures/cures';
 import { Cures } from './Cures';
 import type { ShownLetter } from '../../core/contract/letters';
-import { otherSide } from './Letters';
+import { otherSide } from './otherSide';
 import { LetterState } from './LetterState';
 
 /** A letter that needs somebody, in the state that it is in by now. */

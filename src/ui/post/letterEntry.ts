@@ -1,6 +1,7 @@
 import type { ListEntry } from '../../core/contract/list';
 import type { ShownLetter } from '../../core/contract/letters';
-import { otherSide } from './Letters';
+import { otherSide } from './otherSide';
+import { stateInWords } from './LetterState';
 
 const KIND: Readonly<Record<string, 'needs you' | 'waiting'>> = {
   held: 'needs you',
@@ -18,6 +19,8 @@ export function letterEntry(letter: ShownLetter): ListEntry {
     key: letter.id,
     name: letter.subject || 'Text message',
     note: `${otherSide(letter)}, ${letter.goes ?? letter.day}`,
-    state: { words: letter.status, kind: KIND[letter.status] ?? 'in order' },
+    state: letter.waits
+      ? { words: 'waits', kind: 'needs you' }
+      : { words: stateInWords(letter), kind: KIND[letter.status] ?? 'in order' },
   };
 }

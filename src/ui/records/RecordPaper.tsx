@@ -5,6 +5,7 @@ import { capital } from '../../core/describe/capital';
 import type { BookingWords } from '../../core/records/bookingWords';
 import { recordPath } from './recordPath';
 import type { ShownLetter } from '../../core/contract/letters';
+import { FollowLetters } from '../post/FollowLetters';
 import { Letters } from '../post/Letters';
 import { writePath } from '../writing/writePath';
 
@@ -155,6 +156,7 @@ export function RecordPaper({
       {letters && (
         <section id="letters">
           <h2>Letters</h2>
+          <FollowLetters />
           <Letters letters={letters} />
         </section>
       )}

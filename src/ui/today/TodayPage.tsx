@@ -1,17 +1,20 @@
 import Link from 'next/link';
-import type { NeedsSomebody as Needs } from '../../core/contract/letters';
+import type { AnswersWaiting as Waiting, NeedsSomebody as Needs } from '../../core/contract/letters';
 import type { Settings } from '../../core/contract/settings';
 import type { SetUp } from '../../core/contract/settingUp';
 import type { Today } from '../../core/contract/today';
 import { capital } from '../../core/describe/capital';
 import { SetUpNote } from '../settingUp/SetUpNote';
 import { NumberSetting } from '../shell/NumberSetting';
+import { AnswersWaiting } from '../post/AnswersWaiting';
+import { FollowLetters } from '../post/FollowLetters';
 import { NeedsSomebody } from '../post/NeedsSomebody';
 import { OccasionCard } from './OccasionCard';
 
 interface Props {
   today: Today;
   needs: Needs;
+  waiting: Waiting;
   /** the member's own key */
   me: string;
   settings: Required<Settings>;
@@ -42,12 +45,14 @@ const SETTINGS = [
 export function TodayPage({
   today: { date, cards, more, uncounted, visits, words },
   needs,
+  waiting,
   me,
   settings,
   setUp,
 }: Props) {
   const count = cards.length + more;
   const needing = needs.letters.length;
+  const answers = waiting.known.length + waiting.unknown.length;
   const heading = `${capital(words.bookings)} today`;
   return (
     <div id="page" className="page-area today" tabIndex={-1}>
@@ -55,8 +60,9 @@ export function TodayPage({
         <h1>{date}</h1>
         <p>
           {needing > 0 && `${needing === 1 ? '1 letter needs' : `${needing} letters need`} somebody, `}
+          {answers > 0 && `${answers === 1 ? '1 answer waits' : `${answers} answers wait`}, `}
           {count === 0
-            ? `${needing > 0 ? 'n' : 'N'}othing waits to be written`
+            ? `${needing + answers > 0 ? 'n' : 'N'}othing waits to be written`
             : count === 1
               ? '1 letter worth writing'
               : `${uncounted ? 'more than ' : ''}${count} letters worth writing`}
@@ -70,7 +76,9 @@ export function TodayPage({
         </p>
       </header>
       {setUp && <SetUpNote setUp={setUp} />}
+      <FollowLetters />
       <NeedsSomebody needs={needs} me={me} />
+      <AnswersWaiting waiting={waiting} me={me} />
       <aside className="today-visits" aria-labelledby="visits-title">
         <h2 id="visits-title">{heading}</h2>
         {visits.length === 0 && <p className="entry-note">None.</p>}

@@ -7,6 +7,7 @@ import type { StartingPoint } from '../../core/records/which/situation';
 import { nameStart } from '../../core/describe/nameStart';
 import type { Choices } from '../../core/writing/letter';
 import { useFreeDays } from '../work/useFreeDays';
+import { answering } from '../../core/writing/reply';
 import { AskedFor } from './AskedFor';
 import { renewDraft } from '../drafts/drafts';
 import { OlderDrafts, Overtaken } from '../drafts/OtherDrafts';
@@ -14,6 +15,7 @@ import { JustSent, rememberSent } from '../sending/JustSent';
 import { turnPath, useNextLetter } from '../sending/nextLetter';
 import { LetterFoot } from '../sending/LetterFoot';
 import { BothChangedParts } from './BothChangedParts';
+import { lazyPart } from '../shell/lazyPart';
 import { LetterHead } from './LetterHead';
 import { LetterheadAround } from '../document/LetterheadAround';
 import { LetterPage, useLetter } from './LetterPage';
@@ -37,6 +39,8 @@ import {
   type AskedLetter,
   type Writing,
 } from './useWriting';
+
+const AnswersMessage = lazyPart(() => import('./AnswersMessage'));
 
 interface Props {
   start: StartingPoint;
@@ -79,7 +83,8 @@ interface Asked extends AskedLetter {
 function useAsked(): Asked {
   const asked = useSearchParams();
   const [template, letter] = [asked.get('template') ?? undefined, asked.get('letter') ?? undefined];
-  return { template, letter, inTurn: asked.has('turn'), shared: asked.has('shared') };
+  const reply = asked.get('reply') ?? undefined;
+  return { template, letter, inTurn: asked.has('turn'), shared: asked.has('shared'), reply };
 }
 
 const NO_DAYS: readonly string[] = [];
@@ -93,7 +98,8 @@ interface DeskProps {
 }
 
 function Desk({ writing, start, asked, onRefresh }: DeskProps) {
-  const { template, inTurn, shared } = asked;
+  const { template, inTurn, shared, reply } = asked;
+  const { answered } = writing;
   const { store, draft, draftKey } = writing;
   const from = `${start.kind}:${start.key}`;
   const view = useLetter(store);
@@ -137,9 +143,10 @@ function Desk({ writing, start, asked, onRefresh }: DeskProps) {
   useEffect(() => {
     if (view) return;
     // What was asked for; else the likeliest, so that writing begins with a letter.
-    const first = firstTemplate(store.desk, start, writing.letters, { template, shared });
-    if (first !== undefined && !Array.isArray(store.desk.compile(first))) store.choose({ template: first });
-  }, [view, template, shared, store, start, writing]);
+    const first = firstTemplate(store.desk, start, writing.letters, { template, shared, reply });
+    if (first === undefined || Array.isArray(store.desk.compile(first))) return;
+    store.choose({ template: first, ...(answered ? answering(answered, store.desk.situation(start)) : {}) });
+  }, [view, template, shared, reply, answered, store, start, writing]);
 
   const files = useShared(store, shared && view !== undefined);
   const { keep, overtaken, keepMine, theirs } = useDraft(writing, name, !closed);
@@ -269,6 +276,15 @@ function Desk({ writing, start, asked, onRefresh }: DeskProps) {
                 back={{ name, href: record }}
                 closed={closed}
               />
+              {view.choices.reply && (
+                <AnswersMessage
+                  reply={view.choices.reply}
+                  answered={answered}
+                  to={view.addressing.to}
+                  store={store}
+                  closed={closed}
+                />
+              )}
               <Reworded writing={writing} template={view.choices.template} />
               <LetterheadAround part={view.filled.around?.top} />
               <LetterPage

@@ -8,6 +8,7 @@ import { editionHere, listFor, listHere } from './templatesHere';
  * Asks for what a letter is written from, without what this device has of it.
  * @param from `invoice:LPC-1048`
  * @param template the one to begin with
+ * @param reply the id of the message that is to be answered
  * @param given what has come with the document: only where its list of templates is missing is anything asked
  * @returns with the list of templates that belongs to it; without one it cannot be used
  */
@@ -15,6 +16,7 @@ export async function askForFacts(
   from: string,
   template?: string,
   given?: WritingAnswer,
+  reply?: string,
 ): Promise<Answer<WritingAnswer> & { list?: TemplateList | undefined }> {
   const edition = await editionHere();
   const keptAt = pageKeptAt();
@@ -27,6 +29,7 @@ export async function askForFacts(
     from,
     ...(template === undefined ? {} : { template }),
     ...(edition === undefined ? {} : { edition }),
+    ...(reply === undefined ? {} : { reply }),
   });
   const answer = await askServer<WritingAnswer>(`/api/writing?${asked}`);
   if ('offline' in answer || answer.status !== 200) return answer;

@@ -6,6 +6,7 @@ import type { WritingAnswer, ListedGroup } from '../../core/contract/writing';
 import type { OthersTemplate } from '../../core/contract/templates';
 import type { PastLetter } from '../../core/fitting/fittingTemplates';
 import type { StartingPoint } from '../../core/records/which/situation';
+import type { AnsweredMessage } from '../../core/writing/reply';
 import { beginsWith } from '../../core/writing/beginsWith';
 import { WritingDesk } from '../../core/writing/writingDesk';
 import { askForFacts } from './askForFacts';
@@ -33,6 +34,8 @@ export interface Writing {
   onShelf?: ShelvedLetter;
   /** letters from here that were begun before, with words of their writer's in them */
   begun: Draft[];
+  /** the message that is to be answered */
+  answered?: AnsweredMessage;
 }
 
 /** Which letter from there is asked for. */
@@ -43,6 +46,8 @@ export interface AskedLetter {
   letter: string | undefined;
   /** something was shared to the application that goes into a new one */
   shared: boolean;
+  /** the id of the message that it answers */
+  reply: string | undefined;
 }
 
 export type WritingState =
@@ -85,7 +90,7 @@ export function useWriting(
   const load = useCallback(
     async (again?: () => Draft, how: Anew = 'fetched'): Promise<boolean> => {
       const { start: startsAt, wanted, given: brought } = asked.current;
-      const { template } = wanted;
+      const { template, reply } = wanted;
       const mine = ++latest.current;
       const isStale = () => mine !== latest.current;
       const fail = (state: 'offline' | 'failed') => {
@@ -96,7 +101,7 @@ export function useWriting(
       documentUsed = true;
       if (!again && !withDocument) setWriting({ state: 'fetching', read: false });
       const answer =
-        (how === 'as it is' && last.current) || (await askForFacts(from, template, withDocument));
+        (how === 'as it is' && last.current) || (await askForFacts(from, template, withDocument, reply));
       if (isStale()) return true;
       if ('offline' in answer) return fail('offline');
       if (answer.status === 401) signInAgain();
@@ -135,6 +140,7 @@ export function useWriting(
         draftKey: key,
         owner,
         ...(onShelf ? { onShelf } : {}),
+        ...(facts.answered ? { answered: facts.answered } : {}),
         begun,
       });
       return true;
@@ -153,14 +159,15 @@ export function useWriting(
   return [writing, load];
 }
 
-/** The template that a letter begins with; one for something that was shared is blank unless it is said. */
+/** The template that a letter begins with; an answer, and one for something that was shared, is blank unless it is said. */
 export function firstTemplate(
   desk: WritingDesk,
   start: StartingPoint,
   letters: readonly PastLetter[],
-  { template, shared }: Pick<AskedLetter, 'template' | 'shared'>,
+  { template, shared, reply }: Pick<AskedLetter, 'template' | 'shared' | 'reply'>,
 ): string | undefined {
-  const situation = shared && template === undefined ? desk.situation(start) : undefined;
+  const isBlank = (shared || reply !== undefined) && template === undefined;
+  const situation = isBlank ? desk.situation(start) : undefined;
   return situation ? desk.blankLetter(situation) : beginsWith(desk, start, letters, template);
 }
 

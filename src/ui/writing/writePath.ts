@@ -11,3 +11,8 @@ export function writePath(from: StartingPoint | string, template?: string): stri
 export function shelvedPath(from: string, template: string, letter: string): string {
   return `${writePath(from, template)}&letter=${letter}`;
 }
+
+/** Where a message is answered. @param reply its id */
+export function replyPath(from: StartingPoint | string, reply: string): string {
+  return `${writePath(from)}&reply=${reply}`;
+}

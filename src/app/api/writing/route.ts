@@ -9,7 +9,8 @@ export async function GET(request: Request): Promise<Response> {
     const start = readStartingPoint(searchParams.get('from'));
     const template = searchParams.get('template') ?? undefined;
     const edition = searchParams.get('edition') ?? undefined;
-    const facts = start && (await factsForWriting(member, start, { template, edition }));
+    const reply = searchParams.get('reply') ?? undefined;
+    const facts = start && (await factsForWriting(member, start, { template, edition, reply }));
     if (!facts) return Response.json({ error: 'There is no such record.' }, { status: 404 });
     return Response.json(facts, { headers: { 'cache-control': 'no-store' } });
   });

@@ -6,19 +6,23 @@ import { asMember } from '../../api/asMember';
 type Context = { params: Promise<{ id: string }> };
 
 /** Nothing in a letter runs, loads or leads anywhere. The frame around it may measure how long it is. */
-const POLICY =
-  "sandbox allow-same-origin; default-src 'none'; style-src 'unsafe-inline'; img-src 'self'; frame-ancestors 'self'";
+const policy = (pictures: string) =>
+  `sandbox allow-same-origin; default-src 'none'; style-src 'unsafe-inline'; img-src ${pictures}; frame-ancestors 'self'`;
 
 /** A letter's own HTML, for a frame. */
 export async function GET(request: Request, { params }: Context): Promise<Response> {
   return asMember(request, async (member) => {
     const letter = await oneLetter(member, (await params).id);
     if (!letter?.html) return new Response('There is no such letter.', { status: 404 });
-    const html = withImagesAt(letter.html, pictureAddress);
+    const isTheirs = letter.direction === 'in';
+    const elsewhere = isTheirs && new URL(request.url).searchParams.get('pictures') === 'elsewhere';
+    // What came in names no picture of ours.
+    const html = isTheirs ? letter.html : withImagesAt(letter.html, pictureAddress);
     return new Response(page(html), {
       headers: {
         'content-type': 'text/html; charset=utf-8',
-        'content-security-policy': POLICY,
+        'content-security-policy': policy(isTheirs ? (elsewhere ? 'https:' : "'none'") : "'self'"),
+        'referrer-policy': 'no-referrer',
         'x-content-type-options': 'nosniff',
         'cache-control': 'private, no-store',
       },

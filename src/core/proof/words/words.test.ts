@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { blankLetterKey } from '../../template/blankLetter';
 import { proofOf, type Given } from '../test/proofOf';
 
 /** What the proof says of words that a writer has typed, by what its marks are known by. */
@@ -8,6 +9,29 @@ function typed(words: string, given: Given = {}): string[] {
     typed: [['words', words], ...(given.typed ?? [])],
   }).map(({ id }) => id);
 }
+
+describe('a blank letter', () => {
+  const blank = (given: Given = {}) =>
+    proofOf('', {
+      ...given,
+      choices: {
+        template: blankLetterKey('invoice', undefined, 'en-GB'),
+        reply: { to: 'x', subject: 'The key' },
+        ...given.choices,
+      },
+    }).map(({ id }) => id);
+
+  it('that says nothing is asked about, until it says something or something goes along', () => {
+    expect(blank()).toContain('nothing said');
+    expect(blank({ typed: [['Hello', 'I am late. Hello']] })).not.toContain('nothing said');
+    expect(blank({ choices: { papers: ['invoice pdf'] } })).not.toContain('nothing said');
+  });
+
+  it('alone is asked that, where it has a subject', () => {
+    expect(proofOf('').map(({ id }) => id)).not.toContain('nothing said');
+    expect(blank({ choices: { reply: undefined as never } })).toEqual(['subject']);
+  });
+});
 
 describe('a word that stands twice', () => {
   it.each([

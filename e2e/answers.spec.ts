@@ -1,0 +1,173 @@
+import { expect, test, type APIRequestContext, type Page } from '@playwright/test';
+import { expectAccessible, signIn } from './signedIn';
+import { arrived, editable, mailboxOf, sendButton, stetAll, typeBehind } from './writing';
+
+const MAILBOX = process.env.MAILBOX_URL!;
+
+/** A client of its own for each size. */
+const CLIENTS = {
+  'desk-later': { client: 'wray', name: /Wray/, address: 'wray@post.example', greeting: /^Hello / },
+  'phone-later': { client: 'stroud', name: /Stroud/, address: 'stroud@post.example', greeting: /^Hello / },
+} as const;
+
+/** Writes a blank letter to a client, and gives what has arrived. */
+async function write(
+  page: Page,
+  request: APIRequestContext,
+  { client, address, greeting }: Client,
+  subject: string,
+) {
+  await page.goto(`/write?from=client:${client}&template=${encodeURIComponent(':blank client')}`);
+  const letter = await editable(page);
+  await letter.locator('.subject').evaluate((node) => getSelection()!.collapse(node, 0));
+  await letter.focus();
+  await page.keyboard.type(subject);
+  await typeBehind(page, greeting, ' the key is with Runa.');
+  await send(page);
+  return newest(request, address, subject);
+}
+
+type Client = (typeof CLIENTS)[keyof typeof CLIENTS];
+
+async function send(page: Page) {
+  await stetAll(page.locator('#page'));
+  await sendButton(page.locator('#page')).click();
+  await expect(page.getByText(/^Going|^Sent|Take back/).first()).toBeVisible();
+}
+
+async function newest(request: APIRequestContext, address: string, subject: string) {
+  await arrived(request, address, subject);
+  return (await mailboxOf(request, address)).filter((one) => one.subject === subject).at(-1)! as Awaited<
+    ReturnType<typeof mailboxOf>
+  >[number] & { id: number };
+}
+
+const headerOf = ({ headers }: { headers: { name: string; value: string }[] }, name: string) =>
+  headers.find((one) => one.name === name)?.value ?? '';
+
+test('an answer is there within two seconds, is answered in its thread, and so is the answer to that', async ({
+  page,
+  request,
+}, { project }) => {
+  const client = CLIENTS[project.name as keyof typeof CLIENTS];
+  await signIn(page);
+  const subject = `The key, ${project.name}`;
+  const letter = await write(page, request, client, subject);
+
+  // Its reader answers while the client's page is open.
+  await page.goto(`/clients/${client.client}`);
+  const letters = page.locator('#letters');
+  await expect(letters.getByRole('link', { name: subject })).toBeVisible();
+  await request.post(`${MAILBOX}/letters/${letter.id}/answer`, {
+    data: {
+      text: 'Thank you. Which door is it?',
+      quotes: true,
+      files: [{ name: 'Door.txt', content: 'the green one' }],
+    },
+  });
+  const answer = letters.getByRole('article', { name: `Re: ${subject}` });
+  await expect(answer).toContainText('Which door is it?', { timeout: 2_000 });
+  await expect(answer.getByText('the key is with Runa')).toBeHidden();
+  await answer.getByText('What it answers').click();
+  await expect(answer.getByText('the key is with Runa')).toBeVisible();
+  await expect(answer.getByRole('link', { name: 'Door.txt' })).toBeVisible();
+  await expectAccessible(page);
+
+  await answer.getByRole('link', { name: 'Answer' }).click();
+  await expect(await editable(page)).toContainText(`Re: ${subject}`);
+  await expect(page.getByText('It says nothing yet but a greeting.')).toBeVisible();
+  await typeBehind(page, client.greeting, ' it is the green one.');
+  await expectAccessible(page);
+  await send(page);
+  const second = await newest(request, client.address, `Re: ${subject}`);
+  expect(headerOf(second, 'in-reply-to')).not.toBe('');
+  expect(headerOf(second, 'references').split(/\s+/)).toEqual([
+    headerOf(letter, 'message-id'),
+    headerOf(second, 'in-reply-to'),
+  ]);
+  expect(second.text).toContain('> Thank you. Which door is it?');
+
+  // What has been answered waits no more; a second answer goes on in the thread.
+  await page.goto(`/clients/${client.client}`);
+  await expect(answer.first().getByRole('link', { name: 'Answer' })).toHaveCount(0);
+  await request.post(`${MAILBOX}/letters/${second.id}/answer`, { data: { text: 'Found it.' } });
+  const last = letters.getByRole('article').filter({ hasText: 'Found it.' });
+  await expect(last).toBeVisible({ timeout: 2_000 });
+  await last.getByRole('link', { name: 'Answer' }).click();
+  await typeBehind(page, client.greeting, ' good.');
+  await page.getByLabel('With their words below').uncheck();
+  await send(page);
+  await expect
+    .poll(
+      async () =>
+        (await mailboxOf(request, client.address)).filter(({ text }) => text.includes('good.')).length,
+    )
+    .toBe(1);
+  const third = (await mailboxOf(request, client.address)).find(({ text }) => text.includes('good.'))!;
+  expect(headerOf(third, 'references').split(/\s+/)).toHaveLength(4);
+  expect(third.text).not.toContain('Found it.');
+
+  // One that needs no answer is dealt with, and that can be undone.
+  await request.post(`${MAILBOX}/letters/${letter.id}/answer`, { data: { text: 'Thanks again.' } });
+  await page.goto('/post');
+  const card = page.locator('.waiting-letter').filter({ hasText: 'Thanks again.' });
+  await card.getByRole('button', { name: 'Dealt with' }).click();
+  await card.getByRole('button', { name: 'Undo' }).click();
+  await card.getByRole('button', { name: 'Dealt with' }).click();
+  await expect(card.getByText('Dealt with.')).toBeVisible();
+  await page.reload();
+  await expect(page.getByRole('heading', { name: 'Post' })).toBeVisible();
+  await expect(card).toHaveCount(0);
+});
+
+test('a letter that came back says why, and its cure sends it', async ({ page, request }, { project }) => {
+  const client = CLIENTS[project.name as keyof typeof CLIENTS];
+  await signIn(page);
+  const subject = `The lamp, ${project.name}`;
+  const letter = await write(page, request, client, subject);
+  await page.goto('/post');
+  await request.post(`${MAILBOX}/letters/${letter.id}/report`, {
+    data: { state: 'delayed', words: '450 4.2.2 mailbox full for the moment', status: '4.2.2' },
+  });
+  await request.post(`${MAILBOX}/letters/${letter.id}/report`, {
+    data: { inWords: project.name === 'phone-later' },
+  });
+  const card = page.locator('.needs-letter').filter({ hasText: subject });
+  await expect(card).toContainText('There is no such address.', { timeout: 2_000 });
+  await card.getByRole('link', { name: subject }).click();
+  await expect(page.getByText(/^delayed,/)).toBeVisible();
+  await page.getByRole('link', { name: 'Write it anew' }).click();
+  await editable(page);
+  await expect(page).toHaveURL(/\/write\?from=client/);
+});
+
+test('somebody in no record stands apart with what they ask, and what is hostile runs nothing', async ({
+  page,
+  request,
+}, { project }) => {
+  await signIn(page);
+  await page.goto('/post');
+  const name = project.name === 'desk-later' ? 'Bram Tolliver' : 'Edda Marsh';
+  const subject = `A harpsichord, ${project.name}`;
+  await request.post(`${MAILBOX}/write`, {
+    data: {
+      from: `${name} <asks-${project.name}@new.example>`,
+      to: 'office@larkfield.example',
+      subject,
+      text: `Hello,\n\ncould you tune our harpsichord on 9 December 2026?\nYou reach me at 07700 900321.\n\n${name}`,
+      html: '<p onclick="document.title=1">could you<script>document.title = "run"</script> tune it?</p><img src="https://elsewhere.example/seen.png" alt="A picture">',
+    },
+  });
+  const card = page.locator('.waiting-letter').filter({ hasText: subject });
+  await expect(card).toContainText('07700 900321', { timeout: 4_000 });
+  await expect(card).toContainText('Wednesday 9 December');
+  await expectAccessible(page);
+  const asked: string[] = [];
+  page.on('request', (one) => asked.push(one.url()));
+  await card.getByRole('link', { name: subject }).click();
+  await page.getByRole('button', { name: 'Show it as it was made' }).click();
+  await expect(page.frameLocator('iframe').getByText('tune it?')).toBeVisible();
+  expect(asked.filter((url) => url.includes('elsewhere.example'))).toEqual([]);
+  await expect(page).not.toHaveTitle('run');
+  await expectAccessible(page);
+});
