@@ -185,6 +185,16 @@ export interface Asks {
   days: string[];
 }
 
+/** Who is to see to a message that came in; null: nobody in particular. Given to `/api/letters/<id>/member`. */
+export const WHO_SEES_TO_IT = object({
+  /** their key */
+  member: string().max(200).nullable().defined(),
+  version: VERSION,
+}).noUnknown();
+
+/** Answered by `/api/letters/<id>/enquiry`: the key of the enquiry that was made of it. */
+export type EnquiryMadeAnswer = { key: string; error?: undefined } | (Refusal & { key?: undefined });
+
 /** How many have not gone though their time has come; `why` is absent while they go. */
 export interface Waiting {
   letters: number;

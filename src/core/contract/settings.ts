@@ -1,6 +1,6 @@
-import { number, object, type InferType } from 'yup';
+import { boolean, number, object, type InferType } from 'yup';
 
-/** Numbers that hold for the business, those that are given: given to `/api/settings`. */
+/** What holds for the business, those that are given: given to `/api/settings`. */
 export const SETTINGS = object({
   /** days between one reminder of an invoice and the next letter about it */
   reminderSpacing: number().integer().min(1).max(90),
@@ -14,5 +14,10 @@ export const SETTINGS = object({
   sameLetterDays: number().integer().min(1).max(90),
   /** days for which what was seen last stays on a device, for when there is no connection; 0: nothing does */
   deviceDays: number().integer().min(0).max(60),
+  /** letters say, in the address to which they are answered, which one is answered */
+  marksReplies: boolean(),
 }).noUnknown();
 export type Settings = InferType<typeof SETTINGS>;
+
+/** Those that are numbers. */
+export type NumberSettings = Exclude<keyof Settings, 'marksReplies'>;

@@ -70,3 +70,6 @@ create trigger letters_tell_new after insert on message
   referencing new table as added for each statement execute function tell_of_letters();
 create trigger letters_tell_changed after update on message
   referencing new table as added old table as removed for each statement execute function tell_of_letters();
+
+-- What came from somebody in no record becomes theirs when there is one.
+create index message_of_nobody on message (business_id, lower(from_address)) where direction = 'in' and client_id is null;

@@ -1,8 +1,8 @@
 import type { Settings } from '../../core/contract/settings';
 import type { Database } from '../database';
 
-/** What a business settles for itself, each a whole number (contract/settings). */
-export type BusinessSettings = { [Name in keyof Settings]-?: number };
+/** What a business settles for itself (contract/settings). */
+export type BusinessSettings = { [Name in keyof Settings]-?: NonNullable<Settings[Name]> };
 
 const COLUMNS = {
   reminderSpacing: 'reminder_spacing',
@@ -11,6 +11,7 @@ const COLUMNS = {
   takeBackSeconds: 'take_back_seconds',
   sameLetterDays: 'same_letter_days',
   deviceDays: 'device_days',
+  marksReplies: 'marks_replies',
 } as const;
 
 export async function businessSettings({ models }: Database, business_id: string): Promise<BusinessSettings> {

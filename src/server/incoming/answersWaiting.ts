@@ -41,6 +41,15 @@ async function withAsked(
   return shown.map((letter, at) => ({ letter, asks: asksOf(letters[at]!, book, services) }));
 }
 
+/** What a message from somebody unknown seems to ask. Undefined: it waits for nothing, or they are in the records. */
+export const asksIn = forMember(
+  async ({ business_id }: CurrentMember, letter: KeptLetter): Promise<Asks | undefined> => {
+    if (!letter.waits || letter.client || letter.about) return undefined;
+    const services = (await workWays(connection(), business_id)).services.map(({ name }) => name);
+    return asksOf(letter, await businessBook(business_id), services);
+  },
+);
+
 function asksOf(letter: KeptLetter, book: RecordBook, services: readonly string[]): Asks {
   const formats = formatsOf(book);
   const { days, message: _, email: __, ...asks } = enquiryInLetter(letter, book, services);

@@ -1,5 +1,7 @@
-import type { KnownBy, ShownLetter } from '../../core/contract/letters';
+import type { Asks, KnownBy, ShownLetter } from '../../core/contract/letters';
+import { AsksFor } from './AsksFor';
 import { Cures } from './Cures';
+import { GiveTo } from './GiveTo';
 
 const KNOWN_BY: Readonly<Record<KnownBy, string>> = {
   'reply mark': 'It came to the address that the letter asked to be answered to.',
@@ -9,8 +11,14 @@ const KNOWN_BY: Readonly<Record<KnownBy, string>> = {
   address: 'It does not say which letter it answers: it is known by its sender’s address.',
 };
 
+interface Props {
+  letter: ShownLetter;
+  asks: Asks | undefined;
+  members: readonly { key: string; name: string }[];
+}
+
 /** How a message that came in is known, and what is to be done about it. */
-export function CameIn({ letter }: { letter: ShownLetter }) {
+export function CameIn({ letter, asks, members }: Props) {
   const { sign, client, came_notes } = letter;
   return (
     <>
@@ -18,7 +26,9 @@ export function CameIn({ letter }: { letter: ShownLetter }) {
         It came <time dateTime={letter.at}>{letter.day}</time>.
       </p>
       {letter.waits && <p className="needs-you">It waits for an answer.</p>}
+      {asks && <AsksFor asks={asks} />}
       <Cures key={letter.version} letter={letter} onPage />
+      {members.length > 1 && <GiveTo key={`to ${letter.version}`} letter={letter} members={members} />}
       <p className="entry-note">
         {sign ? KNOWN_BY[sign] : client ? '' : 'Nobody in your records has this address.'}
       </p>

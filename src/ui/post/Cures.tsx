@@ -11,6 +11,7 @@ import { writePath } from '../writing/writePath';
 import { answerPath } from './answerPath';
 import { fromWhom, toWhom } from './otherSide';
 import { holdPage } from './heldPage';
+import { MakeEnquiry } from './MakeEnquiry';
 import { TakeBack } from './TakeBack';
 import { WriteOn } from './WriteOn';
 
@@ -81,6 +82,7 @@ export function Cures({ letter, onPage = false, onStatus }: Props) {
               Answer
             </Link>
           )}
+          {letter.waits && !letter.client && !letter.about && <MakeEnquiry id={letter.id} />}
           {isWrittenAnew(status) && (
             <Link href={anew(letter)} prefetch={false} className="btn btn-outline-primary">
               Write it anew

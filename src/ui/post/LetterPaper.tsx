@@ -5,17 +5,26 @@ import { AsItCame } from './AsItCame';
 import { CameIn } from './CameIn';
 import { Cures } from './Cures';
 import { LetterFrame } from './LetterFrame';
-import type { ShownLetter } from '../../core/contract/letters';
+import type { Asks, ShownLetter } from '../../core/contract/letters';
 import { LetterState } from './LetterState';
 import { Quoted } from './Quoted';
 import { TakeBack } from './TakeBack';
 import { WriteOn } from './WriteOn';
 
+interface Props {
+  letter: ShownLetter;
+  /** everybody of the business, where somebody is to see to it */
+  members: readonly { key: string; name: string }[];
+  waits?: string;
+  asks?: Asks;
+}
+
 /**
  * A letter as it was sent or came, with its states.
  * @param waits why it has not gone though its time has come
+ * @param asks of one from somebody unknown: what they seem to ask
  */
-export function LetterPaper({ letter, waits }: { letter: ShownLetter; waits?: string }) {
+export function LetterPaper({ letter, members, waits, asks }: Props) {
   const {
     id,
     subject,
@@ -110,7 +119,7 @@ export function LetterPaper({ letter, waits }: { letter: ShownLetter; waits?: st
             )}
           </>
         )}
-        {direction === 'in' && <CameIn letter={letter} />}
+        {direction === 'in' && <CameIn letter={letter} asks={asks} members={members} />}
         {letter.settled_by && <p className="in-order">Dealt with by {letter.settled_by}.</p>}
         <ol>
           {letter.events.map((event, i) => (

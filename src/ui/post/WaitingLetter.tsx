@@ -1,6 +1,7 @@
 import Link from 'next/link';
 import type { Asks, ShownLetter } from '../../core/contract/letters';
 import { Along } from './Along';
+import { AsksFor } from './AsksFor';
 import { Cures } from './Cures';
 import { otherSide } from './otherSide';
 
@@ -38,25 +39,5 @@ export function WaitingLetter({ letter, me, asks }: Props) {
       {asks && <AsksFor asks={asks} />}
       <Cures letter={letter} />
     </li>
-  );
-}
-
-function AsksFor({ asks: { name, phone, service, days } }: { asks: Asks }) {
-  const said = [
-    ['Name', name],
-    ['Telephone', phone],
-    ['Asks for', service],
-    ['Days', days.join(', ')],
-  ].filter(([, value]) => value);
-  if (said.length === 0) return null;
-  return (
-    <dl className="asks">
-      {said.map(([label, value]) => (
-        <div key={label}>
-          <dt>{label}</dt>
-          <dd>{value}</dd>
-        </div>
-      ))}
-    </dl>
   );
 }

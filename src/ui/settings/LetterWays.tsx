@@ -1,4 +1,5 @@
 import type { Settings } from '../../core/contract/settings';
+import { YesNoSetting } from '../shell/YesNoSetting';
 import { NumberSetting } from '../shell/NumberSetting';
 
 const SETTINGS = [
@@ -14,13 +15,19 @@ const SETTINGS = [
   },
 ] as const;
 
-/** What holds for every letter on its way out. */
+/** What holds for every letter on its way out, and its answers. */
 export function LetterWays({ settings }: { settings: Required<Settings> }) {
   return (
     <div className="form-part">
       {SETTINGS.map(({ name, label, choices }) => (
         <NumberSetting key={name} name={name} label={label} value={settings[name]} choices={choices} />
       ))}
+      <YesNoSetting
+        name="marksReplies"
+        label="Answers are known by a mark in the address"
+        help="Letters then ask to be answered to your address with a mark behind its name, as in imke+r…@, so that an answer is known whatever its writer’s program leaves out. Mail to your addresses must come in here, with such marks; whoever keeps your mail knows whether it does."
+        value={settings.marksReplies}
+      />
     </div>
   );
 }

@@ -3,7 +3,7 @@
 import { useState } from 'react';
 import Form from 'react-bootstrap/Form';
 import type { Done } from '../../core/contract/refusal';
-import type { Settings } from '../../core/contract/settings';
+import type { NumberSettings } from '../../core/contract/settings';
 import { askServer } from '../writing/askServer';
 
 interface Props {
@@ -11,7 +11,7 @@ interface Props {
   value: number;
   choices: readonly number[];
   /** what it is called where it is kept */
-  name: keyof Settings;
+  name: NumberSettings;
 }
 
 /** A number that holds for the business, chosen from the likely ones and kept at once. */

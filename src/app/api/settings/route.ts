@@ -3,7 +3,7 @@ import { changeSettings } from '../../../server/settings';
 import { asMember } from '../asMember';
 import { readJson } from '../readJson';
 
-/** Settles numbers that hold for the business: those that are given. */
+/** Settles what holds for the business: those that are given. */
 export async function PUT(request: Request): Promise<Response> {
   return asMember(request, async (member) => {
     const given = await SETTINGS.validate(await readJson(request, 2_000), { strict: true });

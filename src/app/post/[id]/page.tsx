@@ -1,8 +1,10 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { cache } from 'react';
+import { asksIn } from '../../../server/incoming/answersWaiting';
 import { oneLetter } from '../../../server/letters/oneLetter';
 import { whyLetterWaits } from '../../../server/sending/sendingState';
+import { sharedRights } from '../../../server/templates/sharedRights';
 import { showLetters } from '../../../server/letters/showLetters';
 import { LetterPaper } from '../../../ui/post/LetterPaper';
 import { requireMember } from '../../session';
@@ -23,5 +25,14 @@ export default async function LetterRoute({ params }: Props) {
   const [shown] = await showLetters(member, [letter]);
   const due = letter.status === 'going' && letter.goes_in === 0;
   const waits = due ? await whyLetterWaits(member, letter.from_address) : undefined;
-  return <LetterPaper letter={shown!} {...(waits ? { waits } : {})} />;
+  const asks = await asksIn(member, letter);
+  const members = letter.waits ? await sharedRights(member) : [];
+  return (
+    <LetterPaper
+      letter={shown!}
+      members={members}
+      {...(waits ? { waits } : {})}
+      {...(asks ? { asks } : {})}
+    />
+  );
 }

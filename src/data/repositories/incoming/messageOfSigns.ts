@@ -13,10 +13,12 @@ export interface KnownMessage {
   project_id: string | null;
   booking_id: string | null;
   invoice_id: string | null;
+  /** who has written it, or sees to it */
+  member_id: string | null;
 }
 
 const MESSAGE =
-  'select id, direction, status, thread_id, client_id, enquiry_id, project_id, booking_id, invoice_id from message';
+  'select id, direction, status, thread_id, client_id, enquiry_id, project_id, booking_id, invoice_id, member_id from message';
 
 /** The message of a business that the surest of some signs leads to, with the sign. Undefined: none leads to one. */
 export async function messageOfSigns(

@@ -4,6 +4,7 @@ import { newClientKey, type NewClient } from '../../../core/records/which/newCli
 import { keyOfName } from '../../../core/template/keyOfName';
 import type { Database } from '../../database';
 import { freeKey } from '../freeKey';
+import { tieToClient } from '../incoming/tieMessages';
 import { lockClients } from '../records/lockClients';
 import { clientOfAddress } from '../startingRecords';
 
@@ -33,6 +34,7 @@ export async function makeClientOfLetter(
   const client = { id: randomUUID(), name: name ?? email };
   const key = await freeKey(database, 'client', business_id, keyOfName(client.name, 'client'));
   await database.models.client.create({ ...client, business_id, key, kind, email, since });
+  await tieToClient(database, business_id, { client_id: client.id, email });
   return { ...client, key, made: true };
 }
 
@@ -60,10 +62,15 @@ export async function unmakeClientOfLetter(
   );
   const [other] = await sequelize.query(
     `select 1 where ${theirs.join(' or ')} or exists (
-       select from message where business_id = $business_id and client_id = $client_id and id <> $id)`,
+       select from message where business_id = $business_id and client_id = $client_id and id <> $id and direction = 'out')`,
     { bind, type: QueryTypes.SELECT },
   );
   if (other) return;
+  // What had come in from them is nobody's again.
+  await models.message.update(
+    { client_id: null },
+    { where: { business_id, client_id: client.id, direction: 'in' } },
+  );
   const of = { business_id, id };
   await models.message.update({ client_id: null, made_client: false }, { where: of });
   await models.client.destroy({ where: { business_id, id: client.id } });
