@@ -1,10 +1,11 @@
 #!/usr/bin/env node
-// npm run chaos -- [letters] [seed]: sends letters and types in a template while the application's processes are killed at
-// random moments, and counts what was lost, doubled, flagged or stuck. Ends with 1 when anything was.
+// npm run chaos -- [letters] [seed]: sends letters, has every second one answered and types in a template while the application's
+// processes are killed at random moments, and counts what was lost, doubled, flagged or stuck. Ends with 1 when anything was.
 import { spawn } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
 import { mkdir, readFile, rm } from 'node:fs/promises';
 import path from 'node:path';
+import { answersAt } from './chaos/answers.mjs';
 import { count, WRONG } from './chaos/count.mjs';
 import { statesOf, write } from './chaos/letters.mjs';
 import { openDesk } from './chaos/desk.mjs';
@@ -34,7 +35,7 @@ await saying(async () => {
   await rm(DATA_DIR, { recursive: true, force: true });
   await mkdir(DATA_DIR, { recursive: true });
   console.log(`${letters} letters, seed ${seed}: npm run chaos -- ${letters} ${seed}`);
-  const ports = { PORT: await freePort(), SMTP: await freePort() };
+  const ports = { PORT: await freePort(), SMTP: await freePort(), INCOMING: await freePort() };
   const { cluster, url } = await startPostgres(DATA_DIR);
   // Whoever starts the server again may give it another port.
   const urlOf = async () => {
@@ -51,7 +52,8 @@ await saying(async () => {
     const kills = new Map();
     const desk = await openDesk(ports.PORT);
     const shelf = await openShelf(ports.PORT);
-    const writing = writeAll(ids, urlOf);
+    const answers = answersAt(ports.INCOMING, random);
+    const writing = writeAll(ids, urlOf, answers.to);
     const typing = desk.typeUntil(writing);
     const sending = shelf.sendUntil(writing);
     const taking = takeSomeBack(ids, ports.PORT, takenBack, () => ended);
@@ -68,6 +70,7 @@ await saying(async () => {
     const { out, waited } = await shelf.close();
     ids.push(...out);
     const seconds = await untilGone(ids, urlOf, ports.PORT);
+    tellAnswers(await answers.end(urlOf, LAST));
     ended = true;
     await taking;
     await typing;
@@ -79,7 +82,7 @@ await saying(async () => {
     for (const pid of Object.values(own)) if (pid) kill(pid, 'SIGTERM');
     await pause(4000);
     // What a start command left behind that was killed itself.
-    for (const left of ['web', 'worker'])
+    for (const left of ['web', 'worker', 'incoming'])
       for (const pid of await pidsOf(left, { dataDir: DATA_DIR, cluster, own })) kill(pid, 'SIGKILL');
     await startPostgres(DATA_DIR).then(({ stop }) => stop());
     await rm(DATA_DIR, { recursive: true, force: true });
@@ -105,21 +108,24 @@ function keepMailServer(port, ended) {
   keep('mail server', [path.join(ROOT, 'bin/chaos/mailServer.mjs'), String(port), RECORD], {}, ended);
 }
 
-function keepStarted({ PORT, SMTP }, ended) {
+function keepStarted({ PORT, SMTP, INCOMING }, ended) {
   const environment = {
     DATA_DIR,
     PORT: String(PORT),
     SMTP_URL: `smtp://127.0.0.1:${SMTP}`,
+    INCOMING_PORT: String(INCOMING),
     FAIRQUILL_DEMONSTRATION: 'yes',
     DATABASE_URL: '',
   };
   keep('start command', [path.join(ROOT, 'bin/start.mjs')], environment, ended);
 }
 
-/** Some letters a second, whatever is dead at the moment. */
-async function writeAll(ids, urlOf) {
+/** Some letters a second, whatever is dead at the moment; every second one is answered. */
+async function writeAll(ids, urlOf, answer) {
   for (let at = 0; at < ids.length; at += BATCH) {
-    await write(urlOf, ids.slice(at, at + BATCH));
+    const batch = ids.slice(at, at + BATCH);
+    await write(urlOf, batch);
+    for (const [n, id] of batch.entries()) if (n % 2 === 0) answer(id);
     await pause(1000);
   }
 }
@@ -187,6 +193,14 @@ function tellTyped({ typed, lost }) {
     `${String(typed).padStart(6)} words typed in a template\n${String(lost).padStart(6)} of them lost`,
   );
   if (lost || !typed) process.exitCode = 1;
+}
+
+/** What became of the answers that were brought. */
+function tellAnswers({ answered, tries, ...wrong }) {
+  console.log(`${String(answered).padStart(6)} answers brought, ${tries} times in all`);
+  for (const [what, times] of Object.entries(wrong))
+    console.log(`${String(times).padStart(6)} of them ${what}`);
+  if (Object.values(wrong).some((times) => times > 0)) process.exitCode = 1;
 }
 
 function kill(pid, signal) {

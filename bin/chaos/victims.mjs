@@ -2,9 +2,17 @@ import { readdir, readFile } from 'node:fs/promises';
 import path from 'node:path';
 
 /** What can be killed of an application that runs on a data folder. */
-export const VICTIMS = ['web', 'worker', 'database', 'mail server', 'start command', 'start command, gently'];
+export const VICTIMS = [
+  'web',
+  'worker',
+  'incoming',
+  'database',
+  'mail server',
+  'start command',
+  'start command, gently',
+];
 
-const CALLED = { web: /next-server|next\/dist\/bin\/next/, worker: /worker\.mjs/ };
+const CALLED = { web: /next-server|next\/dist\/bin\/next/, worker: /worker\.mjs/, incoming: /incoming\.mjs/ };
 
 /**
  * The processes of a kind.

@@ -17,6 +17,8 @@ export interface MailServer {
 export interface Envelope {
   from: string;
   to: string[];
+  /** a server that offers it is asked to say what becomes of the letter (RFC 3461): it says so to the address that the letter is from */
+  reports?: boolean;
 }
 
 /**
@@ -34,6 +36,12 @@ const CONNECT_MILLISECONDS = 15_000;
 const SILENCE_MILLISECONDS = 60_000;
 /** A server that goes on saying a little ends at last, too. */
 const LONGEST_MILLISECONDS = 600_000;
+
+/** What a server is asked to say: that a letter has arrived, waits, or came back, with its head alone. */
+const REPORTS = {
+  return: 'headers' as const,
+  notify: ['success' as const, 'failure' as const, 'delay' as const],
+};
 
 /** @throws Error with a sentence when the URL is none of these */
 export function readMailServer(url: string): MailServer {
@@ -91,7 +99,9 @@ export class MailConnection {
         connection.once('error', reject);
         connection.once('end', () => reject(new Error('The connection was closed.')));
         content.once('error', reject);
-        connection.send({ ...envelope, size: message.length }, content, (error, sent) =>
+        const { reports, ...people } = envelope;
+        const asked = reports ? { dsn: REPORTS } : {};
+        connection.send({ ...people, ...asked, size: message.length }, content, (error, sent) =>
           error ? reject(error) : resolve(sent),
         );
       });

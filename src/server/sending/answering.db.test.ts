@@ -19,7 +19,7 @@ const ANSWER = stableId('message', 'm-in-hartigan');
 const START = { kind: 'client', key: 'hartigan' } as const;
 
 /** Answers a message, has the answer go, and gives it as it went, with its envelope. */
-async function answered(to: string) {
+async function answered(to: string, offers?: string) {
   const facts = (await factsForWriting(imke, START, { reply: to }))!.answered!;
   const letter = await written({
     start: START,
@@ -31,7 +31,7 @@ async function answered(to: string) {
   });
   expect(await sendLetter(imke, letter)).toMatchObject({ result: 'going' });
   await ground.database.sequelize.query("update message set goes_at = now() where status = 'going'");
-  const server = await mailServer();
+  const server = await mailServer(offers ? { offers } : {});
   await new Sender(ground.database, server.address).sendAllDue();
   server.close();
   const { mail } = await readMail(Buffer.from(server.content.slice(0, -1).join('\r\n')));
@@ -39,7 +39,9 @@ async function answered(to: string) {
 }
 
 it('an answer goes on in the thread, with their words below, and is answered to an address that says which it is', async () => {
-  const { id, mail, heard, facts } = await answered(ANSWER);
+  const { id, mail, heard, facts } = await answered(ANSWER, 'DSN');
+  expect(heard.find((line) => line.startsWith('MAIL FROM'))).toContain('RET=HDRS');
+  expect(heard.find((line) => line.startsWith('RCPT TO'))).toContain('NOTIFY=SUCCESS,FAILURE,DELAY');
   expect(facts.line).toMatch(/^On 23 November 2026 at 07:55, Oda Hartigan wrote:$/);
   expect(mail.subject).toBe('Re: Invoice LPC-1059');
   expect(mail.inReplyTo).toEqual(['m-in-hartigan@larkfield.example']);
@@ -77,7 +79,8 @@ it('an answer goes on in the thread, with their words below, and is answered to 
 
 it('where marks are not wanted, a letter is answered to as it is from', async () => {
   await ground.database.sequelize.query('update business set marks_replies = false');
-  const { mail, heard } = await answered(ANSWER);
+  const { mail, heard } = await answered(ANSWER, 'DSN');
+  expect(heard.filter((line) => /RET=|NOTIFY=/.test(line))).toEqual([]);
   expect(mail.headers.get('reply-to')).toBeUndefined();
   expect(heard).toContain('MAIL FROM:<imke@larkfield.example>');
 });

@@ -94,7 +94,9 @@ async function handOver(
   });
   // What comes back says by it which letter it is about.
   const from = letter.marks_replies ? withReplyMark(letter.from_address, letter.id) : letter.from_address;
-  const envelope = { from, to: letter.recipients.map(({ address }) => address) };
+  const to = letter.recipients.map(({ address }) => address);
+  // Where they do not come in here, they would fill somebody's mailbox.
+  const envelope = { from, to, reports: letter.marks_replies };
   return connections.handOver(envelope, message, () => ledger.begin(letter));
 }
 

@@ -15,6 +15,8 @@ export interface TalkingServer {
 export interface Lines {
   greeting?: string;
   signIn?: string;
+  /** an extension that it offers */
+  offers?: string;
   /** by the sender's address */
   sender?: (line: string) => string;
   contents?: string[];
@@ -24,6 +26,7 @@ export interface Lines {
 export async function mailServer({
   greeting = '220 here',
   signIn,
+  offers,
   sender = () => '250 ok',
   contents = [],
 }: Lines = {}): Promise<TalkingServer> {
@@ -52,6 +55,7 @@ export async function mailServer({
           inContent = true;
           socket.write('354 go on\r\n');
         } else if (line.startsWith('EHLO') && signIn) socket.write('250-here\r\n250 AUTH PLAIN\r\n');
+        else if (line.startsWith('EHLO') && offers) socket.write(`250-here\r\n250 ${offers}\r\n`);
         else if (line.startsWith('AUTH')) socket.write(`${signIn}\r\n`);
         else if (line.startsWith('MAIL')) socket.write(`${sender(line)}\r\n`);
         else socket.write('250 ok\r\n');
