@@ -106,6 +106,8 @@ export interface ShownLetter {
   reason: string | null;
   /** "tomorrow at 08:00": when one for later goes */
   goes: string | null;
+  /** it is still tried, and has been for over an hour */
+  triedLong: boolean;
   /** whether the words are kept that it was written with, to be written on */
   canBeWrittenOn: boolean;
   subject: string;

@@ -27,6 +27,8 @@ it('what somebody has dealt with needs nobody', () => {
   expect(needsSomebody({ status: 'failed', settled_by: null })).toBe(true);
   expect(needsSomebody({ status: 'failed', settled_by: 'Imke Sandoval' })).toBe(false);
   expect(needsSomebody({ status: 'sent', settled_by: null })).toBe(false);
+  expect(needsSomebody({ status: 'going', settled_by: null })).toBe(false);
+  expect(needsSomebody({ status: 'going', settled_by: null, triedLong: true })).toBe(true);
 });
 
 it.each([
@@ -34,6 +36,11 @@ it.each([
   ['failed', 'It was tried many times.', ['It has not gone.', 'It was tried many times.']],
   ['held', 'Send it after the visit?', ['Send it after the visit?']],
   ['may have arrived', null, []],
+  [
+    'going',
+    '450 Later',
+    ['It has been refused for over an hour, and is still tried.', 'The mail server said: 450 Later'],
+  ],
 ])('of one that is %s because of %j it is known', (status, reason, words) => {
   expect(whatIsKnown({ status, reason })).toEqual(words);
 });

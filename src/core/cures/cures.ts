@@ -7,14 +7,20 @@ export type Undo = 'hold' | 'doubt' | 'unsettle';
 /** A letter that needs somebody is in one of these states, and nobody has dealt with it. */
 export const NEEDS_SOMEBODY = ['held', 'failed', 'bounced', 'may have arrived'] as const;
 
+/** A letter that was refused for now so often has been tried for over an hour (server/sending/tryLetter): somebody is told, and it is still tried. */
+export const TRIED_LONG = 8;
+
 /** Whether a letter did not go as it should, and nobody has dealt with it. */
 export function needsSomebody({
   status,
   settled_by,
+  triedLong = false,
 }: {
   status: string;
   settled_by: string | null;
+  triedLong?: boolean;
 }): boolean {
+  if (triedLong) return true;
   return settled_by === null && (NEEDS_SOMEBODY as readonly string[]).includes(status);
 }
 
@@ -101,6 +107,8 @@ export function whatIsKnown({ status, reason }: { status: string; reason: string
   switch (status) {
     case 'failed':
       return [byServer ? 'It was refused and has not gone.' : 'It has not gone.', ...said];
+    case 'going':
+      return ['It has been refused for over an hour, and is still tried.', ...said];
     case 'bounced':
       return ['It came back. See whether the address is right, and write it anew.', ...said];
     default:

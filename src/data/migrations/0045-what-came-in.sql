@@ -53,6 +53,9 @@ alter table business add column marks_replies boolean not null default false;
 -- Whose an address is, of all businesses; a member's is one's alone.
 create index business_by_address on business (lower(email));
 
+-- Refused for now so often that somebody is told (core/cures).
+create index message_tried_long on message (business_id, at desc) where status = 'going' and tries >= 8;
+
 -- Whoever has a page of letters open hears that something has become of one: told is the business, at the end of the transaction.
 create function tell_of_letters() returns trigger language plpgsql as $$
 begin

@@ -1,6 +1,6 @@
 import { QueryTypes } from 'sequelize';
 import type { ShownLetter } from '../../core/contract/letters';
-import { NEEDS_SOMEBODY } from '../../core/cures/cures';
+import { NEEDS_SOMEBODY, TRIED_LONG } from '../../core/cures/cures';
 import type { Note } from '../../core/fill/filled';
 import type { Database } from '../database';
 
@@ -28,6 +28,7 @@ const KNOWN = '(message.client_id is not null or message.enquiry_id is not null)
 
 const LETTERS = `select message.id, message.direction, message.kind, message.status, message.reason, message.subject,
     message.text, message.quoted, message.html, message.at, message.from_name, message.from_address, message.notes,
+    message.status = 'going' and message.tries >= ${TRIED_LONG} as "triedLong",
     message.came_as, message.direction = 'in' and ${WAITS} as waits,
     (select sign from incoming where incoming.business_id = message.business_id and incoming.message_id = message.id) as sign,
     coalesce((select notes from incoming where incoming.business_id = message.business_id and incoming.message_id = message.id), '{}') as came_notes,
@@ -81,7 +82,8 @@ export interface LetterFilter {
   waiting?: 'known' | 'unknown';
 }
 
-const NEEDS = `and message.settled_at is null and message.status in ('${NEEDS_SOMEBODY.join("', '")}')`;
+const NEEDS = `and (message.settled_at is null and message.status in ('${NEEDS_SOMEBODY.join("', '")}')
+  or message.status = 'going' and message.tries >= ${TRIED_LONG})`;
 
 /** Letters, newest first unless it is said otherwise. */
 export async function lettersOf(

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { readFile } from 'node:fs/promises';
 import path from 'node:path';
+import { QueryTypes } from 'sequelize';
 import { describe, expect, it, vi } from 'vitest';
 import { claimLetters } from '../../data/repositories/sending/outgoing';
 import { dismissWorker, seeWorker } from '../../data/repositories/sending/workers';
@@ -16,6 +17,7 @@ import { Ledger } from './ledger';
 import { Sender } from './sender';
 import type { WrittenLetter } from './readyToGo';
 import { sendLetter } from './sendLetter';
+import { needsSomebody } from './needsSomebody';
 import { lettersWaiting, whyLetterWaits } from './sendingState';
 import { takeBackLetter } from './takeBackLetter';
 import { mailServer } from './test/mailServer';
@@ -189,12 +191,37 @@ describe('a letter on its way', () => {
     server.close();
   });
 
+  it('that is refused for over an hour is told of, is still tried, and fails after two days', async () => {
+    const [id] = await due({});
+    const told = async () => (await needsSomebody(imke)).letters.map((one) => one.id).includes(id!);
+    const state = async () => {
+      const [row] = await ground.database.sequelize.query<{ status: string; pause: number }>(
+        `select status, round(extract(epoch from goes_at - now()))::int as pause from message where id = '${id}'`,
+        { type: QueryTypes.SELECT },
+      );
+      return row!;
+    };
+    let waited = 0;
+    for (let tries = 1; tries < 40; tries++) {
+      const server = await mailServer({ contents: ['451 Later'] });
+      await sendAllDue(server.address);
+      server.close();
+      const { status, pause } = await state();
+      expect(await told(), `after ${waited} s`).toBe(waited >= 3600 || status === 'failed');
+      if (status === 'failed') break;
+      waited += pause;
+      await itIsTime();
+    }
+    expect(Math.round(waited / 3600)).toBe(48);
+    expect((await state()).status).toBe('failed');
+  });
+
   it('that cannot be made into a message, or has been tried too often, has failed', async () => {
     const [unwritable, often] = await due({}, SECOND);
     await ground.database.sequelize.query(
       `update message set language = 'no-such-language-at-all-is-there' where id = '${unwritable}'`,
     );
-    await ground.database.sequelize.query(`update message set tries = 20 where id = '${often}'`);
+    await ground.database.sequelize.query(`update message set tries = 40 where id = '${often}'`);
     const server = await mailServer();
     await sendAllDue(server.address);
     expect(server.heard).toEqual([]);

@@ -11,8 +11,8 @@ import type { HandOver } from '../../post/mailConnection';
 import { Stopped, type MailConnections } from '../../post/mailConnections';
 import type { Ledger } from './ledger';
 
-/** Seconds until each further try after a refusal for now; after the last the letter has failed. */
-const TRY_AGAIN_SECONDS = [3, 6, 15, 60, 300, 900, 3600, 3600, 7200, 14_400, 28_800, 57_600, 57_600];
+/** Seconds until each further try after a refusal for now, an hour until the TRIED_LONG-th; after two days the letter has failed. */
+const TRY_AGAIN_SECONDS = [3, 6, 15, 60, 300, 900, 2316, 3600, 3600, 7200, 14_400, 28_800, 57_600, 54_000];
 
 const UNKNOWN: TryOutcome = {
   status: 'may have arrived',

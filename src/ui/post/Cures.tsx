@@ -77,6 +77,7 @@ export function Cures({ letter, onPage = false, onStatus }: Props) {
           role="group"
           aria-label={`What to do about: ${letter.subject}, ${letter.direction === 'in' ? `from ${fromWhom(letter)}` : `to ${toWhom(letter)}`}`}
         >
+          {letter.triedLong && <TakeBack id={letter.id} going />}
           {letter.waits && letter.from_address && (
             <Link href={answerPath(letter)} prefetch={false} className="btn btn-outline-primary">
               Answer
