@@ -192,3 +192,54 @@ test('somebody in no record stands apart with what they ask, and what is hostile
   await expect(page.getByRole('heading', { name })).toBeVisible();
   await expect(page.locator('#letters')).toContainText('could you tune our harpsichord');
 });
+
+test('what was written in another mail program joins the client’s letters, and all of them come out', async ({
+  page,
+}, { project }) => {
+  const { client, address } = CLIENTS[project.name as keyof typeof CLIENTS];
+  await signIn(page);
+  await page.goto(`/clients/${client}`);
+  const letters = page.locator('#letters');
+  await letters.getByText('Letters as files').click();
+  await expectAccessible(page);
+  const file = [
+    'From - Mon Nov  2 10:00:00 2026',
+    `From: ${address}`,
+    'To: imke@larkfield.example',
+    'Subject: Asked elsewhere',
+    `Message-ID: <asked-${project.name}@x.example>`,
+    'Date: Mon, 02 Nov 2026 10:00:00 +0000',
+    '',
+    'Is Monday free?',
+    '',
+    'From - Tue Nov  3 10:00:00 2026',
+    'From: imke@larkfield.example',
+    `To: ${address}`,
+    'Subject: Re: Asked elsewhere',
+    `Message-ID: <answered-${project.name}@x.example>`,
+    `In-Reply-To: <asked-${project.name}@x.example>`,
+    'Date: Tue, 03 Nov 2026 10:00:00 +0000',
+    '',
+    'It is.',
+    '',
+  ].join('\n');
+  const bring = (content: string) =>
+    letters
+      .getByLabel('Letters to bring in')
+      .setInputFiles({ name: 'Sent.mbox', mimeType: 'application/mbox', buffer: Buffer.from(content) });
+  await bring(file);
+  await expect(letters.getByText('2 letters were brought in.')).toBeVisible();
+  await expect(letters.getByRole('article', { name: 'Re: Asked elsewhere' })).toContainText('It is.');
+  await expect(letters.getByRole('article', { name: 'Asked elsewhere', exact: true })).toContainText(
+    'Is Monday',
+  );
+  await bring(file);
+  await expect(letters.getByText('0 letters were brought in, 2 were here already.')).toBeVisible();
+  await bring('no message at all');
+  await expect(letters.getByRole('alert')).toContainText('There is no message in it');
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    letters.getByRole('link', { name: 'All as a mailbox file' }).click(),
+  ]);
+  expect(download.suggestedFilename()).toBe(`letters-${client}.mbox`);
+});

@@ -171,6 +171,7 @@ export const BODIES: Readonly<Record<string, object>> = {
   },
   'POST /api/letters/[id]/cure': { cure: 'settle', version: 999_999 },
   'POST /api/letters/[id]/enquiry': {},
+  'POST /api/letters/brought': {},
   'POST /api/letters/[id]/member': { member: 'imke', version: 999_999 },
   'POST /api/letters/[id]/files/[position]': {},
   'POST /api/letters/[id]/take-back': {},

@@ -194,6 +194,20 @@ export const WHO_SEES_TO_IT = object({
   version: VERSION,
 }).noUnknown();
 
+/** A file of letters is at most so large, in bytes. */
+export const LARGEST_LETTERS = 40_000_000;
+
+/** What came of bringing letters in from a file: how many of each, and whether there are more than were taken. */
+export interface LettersBrought {
+  taken: number;
+  /** they were here already */
+  known: number;
+  /** they told what became of letters */
+  reports: number;
+  unreadable: number;
+  more: boolean;
+}
+
 /** Answered by `/api/letters/<id>/enquiry`: the key of the enquiry that was made of it. */
 export type EnquiryMadeAnswer = { key: string; error?: undefined } | (Refusal & { key?: undefined });
 

@@ -1,24 +1,19 @@
-import { AsyncLocalStorage } from 'node:async_hooks';
-import { Readable } from 'node:stream';
+import type { Readable } from 'node:stream';
 import { QueryTypes } from 'sequelize';
 import { ZipFile } from 'yazl';
-import { imageSources } from '../../core/fill/write/images';
-import { SCHEMA_DEFAULTS } from '../../core/records/defaults';
-import { keyOfName } from '../../core/template/keyOfName';
 import { inNames } from '../../core/template/naming';
 import { printMarkdown } from '../../core/template/text/printMarkdown';
 import { printTemplate } from '../../core/template/text/printTemplate';
 import { csvOf } from '../../core/takingOut/csv';
 import { archiveFileNames, archiveFiles, contentOfFile } from '../../data/archive/archiveFiles';
-import { archiveLetters, type ArchiveLetter } from '../../data/archive/archiveLetters';
 import { archiveRows } from '../../data/archive/archiveRows';
 import { archiveTables } from '../../data/archive/archiveTables';
 import type { Database } from '../../data/database';
-import { picturesOfBusiness } from '../../data/repositories/files/pictures';
-import { attachmentsOf } from '../../data/repositories/sending/attachments';
 import { sharedWords } from '../../data/repositories/templates/sharedWords';
-import { compose } from '../../post/compose';
+import { addLater } from './addLater';
+import { addLetters } from './addLetters';
 import { contentFile, HEAD, READ_ME, tableFile, type ArchiveHead } from './archiveForm';
+import { ended } from './ended';
 import { recordsAside } from './recordsAside';
 
 /** Written as they are read: what is packed already does not become smaller. */
@@ -42,7 +37,7 @@ export function takeOut(database: Database, business_id: string, at: number): Re
       await addWords(zip, database, business_id);
       await addTables(zip, database, business_id, at);
       await addFiles(zip, database, business_id);
-      await addLetters(zip, database, business_id);
+      await addLetters(zip, database, business_id, 'letters/');
       zip.end();
       await ended(out);
     } finally {
@@ -51,35 +46,6 @@ export function takeOut(database: Database, business_id: string, at: number): Re
   });
   made.catch((error: unknown) => out.destroy(error instanceof Error ? error : new Error(String(error))));
   return out;
-}
-
-function ended(out: Readable): Promise<void> {
-  return new Promise((resolve, reject) => {
-    out.once('end', resolve).once('error', reject);
-    // Whoever asked for it has gone.
-    out.once('close', resolve);
-  });
-}
-
-/** Adds what is made when its turn comes, within the same transaction. */
-function addLater(
-  zip: ZipFile,
-  name: string,
-  make: () => AsyncIterable<string | Buffer>,
-  options = {},
-): void {
-  // The zip reads when it is read: that this is still the work of the snapshot has to be carried along.
-  const within = AsyncLocalStorage.snapshot();
-  zip.addReadStreamLazy(name, options, (given) => {
-    const parts = within(() => make()[Symbol.asyncIterator]());
-    given(
-      null,
-      Readable.from(
-        { [Symbol.asyncIterator]: () => ({ next: () => within(() => parts.next()) }) },
-        { objectMode: false },
-      ),
-    );
-  });
 }
 
 async function addTables(zip: ZipFile, database: Database, business_id: string, at: number): Promise<void> {
@@ -126,45 +92,6 @@ async function addFiles(zip: ZipFile, database: Database, business_id: string): 
       },
       PACKED,
     );
-}
-
-async function addLetters(zip: ZipFile, database: Database, business_id: string): Promise<void> {
-  for await (const letter of archiveLetters(database, business_id)) {
-    const day = letter.at.toISOString().slice(0, 10);
-    const name = `letters/${day} ${keyOfName(letter.subject, 'letter').slice(0, 60)} ${letter.id.slice(0, 8)}.eml`;
-    // Its words are in memory only while it is written.
-    addLater(zip, name, async function* () {
-      yield await asMessage(database, business_id, letter);
-    });
-  }
-}
-
-async function asMessage(
-  database: Database,
-  business_id: string,
-  { id, ...head }: ArchiveLetter,
-): Promise<Buffer> {
-  const [words] = await database.sequelize.query<{ text: string; html: string | null }>(
-    'select text, html from message where business_id = $business_id and id = $id',
-    { bind: { business_id, id }, type: QueryTypes.SELECT },
-  );
-  const { text, html } = words!;
-  const to = (role: string) =>
-    head.recipients.filter((one) => one.role === role).map(({ name, address }) => ({ name, address }));
-  return compose({
-    messageId: `<${head.message_id}>`,
-    date: head.at,
-    from: { name: head.from_name ?? '', address: head.from_address ?? '' },
-    to: to('to'),
-    copies: to('copy'),
-    blindCopies: to('blind copy'),
-    subject: head.subject,
-    text,
-    ...(html ? { html } : {}),
-    language: head.language ?? SCHEMA_DEFAULTS.locale,
-    pictures: await picturesOfBusiness(database, business_id, imageSources(html ?? '')),
-    attachments: await attachmentsOf(database, { business_id, id }),
-  });
 }
 
 /** Templates, passages and signatures as text, those of all members. */

@@ -1,5 +1,5 @@
 import { createHash, randomUUID } from 'node:crypto';
-import type { Correspondent } from '../../core/incoming/incomingMail';
+import type { Correspondent, IncomingMail } from '../../core/incoming/incomingMail';
 import { kindOfMail } from '../../core/incoming/kindOfMail';
 import { letterSigns } from '../../core/incoming/letterSign';
 import { ownWords } from '../../core/incoming/ownWords';
@@ -7,10 +7,12 @@ import {
   fromOfMessage,
   keepCameIn,
   keepIncoming,
+  keepWrittenElsewhere,
   tieIncoming,
   type CameIn,
 } from '../../data/repositories/incoming/keepIncoming';
 import { messageOfSigns, type KnownMessage } from '../../data/repositories/incoming/messageOfSigns';
+import { ownAddress } from '../../data/repositories/incoming/ownAddress';
 import { clientOfAddress } from '../../data/repositories/startingRecords';
 import { cleanHtml } from '../../post/reading/cleanHtml';
 import { readMail, type ReadMail } from '../../post/reading/readMail';
@@ -41,18 +43,27 @@ export async function readOriginal(raw: Buffer): Promise<Original> {
  * Takes a message in for a business: matched to the letter, the client and the job that it is about; once, however often and by however
  * many it is brought. All of it is kept or nothing.
  * @param at when it came
+ * @param ownToo what is from the business's own address was written by it elsewhere: only where it comes from a mailbox of theirs, as anybody
+ * can write any address into a message
  */
-export async function takeMail(business_id: string, original: Original, at: Date): Promise<Taken> {
-  return connection().inBusiness(business_id, () => take(business_id, original, at));
+export async function takeMail(
+  business_id: string,
+  original: Original,
+  at: Date,
+  { ownToo = false } = {},
+): Promise<Taken> {
+  return connection().inBusiness(business_id, () => take(business_id, original, at, ownToo));
 }
 
-async function take(business_id: string, original: Original, at: Date): Promise<Taken> {
+async function take(business_id: string, original: Original, at: Date, ownToo: boolean): Promise<Taken> {
   const database = connection();
   const { raw, sha256, read } = original;
   const { mail } = read;
   const from = mail.from?.address ?? '';
-  const sameId = mail.messageId && (await fromOfMessage(database, business_id, mail.messageId));
-  if (sameId && sameId === from) return { result: 'known' };
+  const sameId =
+    mail.messageId === undefined ? undefined : await fromOfMessage(database, business_id, mail.messageId);
+  // One that was written down without its sender is told by its id alone.
+  if (sameId === from || sameId === '') return { result: 'known' };
   const which = { business_id, id: randomUUID() };
   // A Message-ID alone may be another's: whoever has seen it could keep their message from being taken.
   const mark = mail.messageId === undefined ? sha256 : kept(`${mail.messageId} ${from}`);
@@ -70,6 +81,8 @@ async function take(business_id: string, original: Original, at: Date): Promise<
     await tieIncoming(database, which, { sign: about?.sign ?? null, letter_id, message_id: null });
     return { result: 'noted', letters };
   }
+  const writer = ownToo ? await ownAddress(database, business_id, from) : undefined;
+  if (writer) return takeOwn(which, original, { about, writer, sameId: sameId !== undefined, at });
   const client = about?.message.client_id ? undefined : await clientOfAddress(database, business_id, from);
   const id = randomUUID();
   await keepCameIn(database, {
@@ -82,9 +95,7 @@ async function take(business_id: string, original: Original, at: Date): Promise<
       came_as: kind.is === 'other' && kind.automatic ? 'automatic' : kind.is,
       at,
     },
-    recipients: [...mail.to.map(as('to')), ...mail.copies.map(as('copy'))].filter(
-      ({ address }) => address !== '',
-    ),
+    recipients: recipientsOf(mail),
     files: files(read),
   });
   await tieIncoming(database, which, {
@@ -93,6 +104,51 @@ async function take(business_id: string, original: Original, at: Date): Promise<
     message_id: id,
   });
   return { result: 'taken', message: id };
+}
+
+/** Writes a letter down that a member wrote in another mail program. */
+async function takeOwn(
+  which: { business_id: string; id: string },
+  { sha256, read }: Original,
+  {
+    about,
+    writer,
+    sameId,
+    at,
+  }: {
+    about: Awaited<ReturnType<typeof messageOfSigns>>;
+    writer: { member_id: string | null };
+    sameId: boolean;
+    at: Date;
+  },
+): Promise<Taken> {
+  const database = connection();
+  const { business_id } = which;
+  const { mail } = read;
+  const id = randomUUID();
+  const recipients = recipientsOf(mail);
+  let client: { id: string } | undefined;
+  for (const { address } of about?.message.client_id ? [] : recipients)
+    client ??= await clientOfAddress(database, business_id, address);
+  await keepWrittenElsewhere(database, {
+    message: {
+      ...words(read),
+      ...ties(about?.message, client?.id),
+      ...writer,
+      business_id,
+      id,
+      message_id: mail.messageId && !sameId ? kept(mail.messageId) : `${sha256}@incoming`,
+      at,
+    },
+    recipients,
+    files: files(read),
+  });
+  await tieIncoming(database, which, { sign: about?.sign ?? null, letter_id: null, message_id: id });
+  return { result: 'taken', message: id };
+}
+
+function recipientsOf({ to, copies }: IncomingMail): CameIn['recipients'] {
+  return [...to.map(as('to')), ...copies.map(as('copy'))].filter(({ address }) => address !== '');
 }
 
 function words({ mail }: ReadMail) {

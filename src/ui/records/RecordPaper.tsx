@@ -7,6 +7,7 @@ import { recordPath } from './recordPath';
 import type { ShownLetter } from '../../core/contract/letters';
 import { FollowLetters } from '../post/FollowLetters';
 import { Letters } from '../post/Letters';
+import { LettersInAndOut } from '../post/LettersInAndOut';
 import { writePath } from '../writing/writePath';
 
 interface Props {
@@ -158,6 +159,7 @@ export function RecordPaper({
           <h2>Letters</h2>
           <FollowLetters />
           <Letters letters={letters} />
+          {from.startsWith('client:') && <LettersInAndOut client={from.slice('client:'.length)} />}
         </section>
       )}
       {foot}

@@ -38,16 +38,7 @@ export async function keepIncoming(
 export interface CameIn {
   message: Pick<
     Message,
-    | 'business_id'
-    | 'id'
-    | 'message_id'
-    | 'thread_id'
-    | 'subject'
-    | 'text'
-    | 'quoted'
-    | 'html'
-    | 'came_as'
-    | 'at'
+    'business_id' | 'id' | 'message_id' | 'thread_id' | 'subject' | 'text' | 'quoted' | 'html' | 'at'
   > &
     Partial<Message>;
   recipients: readonly { role: 'to' | 'copy'; name: string; address: string }[];
@@ -55,10 +46,39 @@ export interface CameIn {
 }
 
 /** Writes down a message that came in, with whom it was to and what came along. */
-export async function keepCameIn(database: Database, { message, recipients, files }: CameIn): Promise<void> {
+export async function keepCameIn(
+  database: Database,
+  { message, ...along }: Omit<CameIn, 'message'> & { message: CameIn['message'] & Pick<Message, 'came_as'> },
+): Promise<void> {
+  await database.models.message.create({ ...message, direction: 'in', status: 'received' });
+  await keepAlong(database, message, along);
+}
+
+/** Writes down a letter of the business's own that was written in another mail program. */
+export async function keepWrittenElsewhere(database: Database, { message, ...along }: CameIn): Promise<void> {
+  const { business_id, id: message_id, at } = message;
+  const went = { direction: 'out', status: 'sent', reason: WRITTEN_ELSEWHERE } as const;
+  await database.models.message.create({ ...message, ...went });
+  await keepAlong(database, message, along);
+  const event = {
+    business_id,
+    message_id,
+    position: 0,
+    kind: 'sent' as const,
+    at,
+    detail: WRITTEN_ELSEWHERE,
+  };
+  await database.models.delivery_event.create(event);
+}
+
+const WRITTEN_ELSEWHERE = 'It was written in another mail program.';
+
+async function keepAlong(
+  database: Database,
+  { business_id, id }: Pick<Message, 'business_id' | 'id'>,
+  { recipients, files }: Omit<CameIn, 'message'>,
+): Promise<void> {
   const { models } = database;
-  const { business_id, id } = message;
-  await models.message.create({ ...message, direction: 'in', status: 'received' });
   await models.message_recipient.bulkCreate(
     recipients.map((one, position) => ({ ...one, business_id, message_id: id, position })),
   );
