@@ -116,9 +116,11 @@ test('an answer is there within two seconds, is answered in its thread, and so i
   expect(third.text).not.toContain('Found it.');
 
   // One that needs no answer is dealt with, and that can be undone.
-  await request.post(`${MAILBOX}/letters/${letter.id}/answer`, { data: { text: 'Thanks again.' } });
+  await request.post(`${MAILBOX}/letters/${letter.id}/answer`, {
+    data: { text: `Thanks again, ${project.name}.` },
+  });
   await page.goto('/today');
-  const card = page.locator('.waiting-letter').filter({ hasText: 'Thanks again.' });
+  const card = page.locator('.waiting-letter').filter({ hasText: `Thanks again, ${project.name}.` });
   await card.getByRole('button', { name: 'Dealt with' }).click();
   await card.getByRole('button', { name: 'Undo' }).click();
   await card.getByRole('button', { name: 'Dealt with' }).click();

@@ -17,7 +17,7 @@ export function AnswersWaiting({ waiting: { known, unknown, more }, me }: Props)
           <h2 id="waiting-title">Answers waiting</h2>
           <ul>
             {known.map((letter) => (
-              <WaitingLetter key={`${letter.id} ${letter.version}`} letter={letter} me={me} />
+              <WaitingLetter key={letter.id} letter={letter} me={me} />
             ))}
           </ul>
         </section>
@@ -27,7 +27,7 @@ export function AnswersWaiting({ waiting: { known, unknown, more }, me }: Props)
           <h2 id="unknown-title">From somebody in no record</h2>
           <ul>
             {unknown.map(({ letter, asks }) => (
-              <WaitingLetter key={`${letter.id} ${letter.version}`} letter={letter} me={me} asks={asks} />
+              <WaitingLetter key={letter.id} letter={letter} me={me} asks={asks} />
             ))}
           </ul>
         </section>

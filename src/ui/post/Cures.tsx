@@ -30,9 +30,10 @@ export function Cures({ letter, onPage = false, onStatus }: Props) {
   const [done, setDone] = useState<OfferedCure>();
   const [trouble, setTrouble] = useState<string>();
   const [busy, setBusy] = useState(false);
-  const canBeUndone = done?.undo !== undefined || now.status === 'going';
+  // The page may have been told of a later state meanwhile.
+  const { status, version } = letter.version > now.version ? letter : now;
+  const canBeUndone = done !== undefined && (done.undo !== undefined || status === 'going');
   useEffect(() => (canBeUndone ? holdPage() : undefined), [canBeUndone]);
-  const { status, version } = now;
 
   async function ask(cure: Cure | Undo, then: OfferedCure | undefined) {
     setTrouble(undefined);

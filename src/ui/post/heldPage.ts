@@ -2,13 +2,18 @@
 let holds = 0;
 const waiting = new Set<() => void>();
 
+/** What was undone may be done again at once: so long it is held on, in milliseconds. */
+const THEN = 2_000;
+
 /** Holds the page as it is, so that what can be undone does not leave it. @returns what lets go of it */
 export function holdPage(): () => void {
   holds++;
   return () => {
-    if (--holds > 0) return;
-    for (const follow of [...waiting]) follow();
-    waiting.clear();
+    setTimeout(() => {
+      if (--holds > 0) return;
+      for (const follow of [...waiting]) follow();
+      waiting.clear();
+    }, THEN);
   };
 }
 
