@@ -1,10 +1,8 @@
 'use client';
 
-import { useState } from 'react';
 import Form from 'react-bootstrap/Form';
-import type { Done } from '../../core/contract/refusal';
 import type { NumberSettings } from '../../core/contract/settings';
-import { askServer } from '../writing/askServer';
+import { useSetting } from './useSetting';
 
 interface Props {
   label: string;
@@ -16,17 +14,7 @@ interface Props {
 
 /** A number that holds for the business, chosen from the likely ones and kept at once. */
 export function NumberSetting({ label, value, choices, name }: Props) {
-  const [now, setNow] = useState(value);
-  const [said, setSaid] = useState('');
-
-  async function settle(next: number) {
-    const answer = await askServer<Done>('/api/settings', { [name]: next }, 'PUT');
-    if ('offline' in answer) return setSaid('There is no connection. Nothing has changed.');
-    if (answer.body.error) return setSaid(answer.body.error);
-    setNow(next);
-    setSaid('Settled for the business.');
-  }
-
+  const [now, said, settle] = useSetting(name, value);
   return (
     <Form.Group className="number-setting" controlId={name}>
       <Form.Label>{label}</Form.Label>

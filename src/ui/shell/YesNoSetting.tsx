@@ -1,10 +1,8 @@
 'use client';
 
-import { useState } from 'react';
 import Form from 'react-bootstrap/Form';
-import type { Done } from '../../core/contract/refusal';
 import type { NumberSettings, Settings } from '../../core/contract/settings';
-import { askServer } from '../writing/askServer';
+import { useSetting } from './useSetting';
 
 interface Props {
   label: string;
@@ -17,17 +15,7 @@ interface Props {
 
 /** Something that holds for the business or does not, kept at once. */
 export function YesNoSetting({ label, help, value, name }: Props) {
-  const [now, setNow] = useState(value);
-  const [said, setSaid] = useState('');
-
-  async function settle(next: boolean) {
-    const answer = await askServer<Done>('/api/settings', { [name]: next }, 'PUT');
-    if ('offline' in answer) return setSaid('There is no connection. Nothing has changed.');
-    if (answer.body.error) return setSaid(answer.body.error);
-    setNow(next);
-    setSaid('Settled for the business.');
-  }
-
+  const [now, said, settle] = useSetting(name, value);
   return (
     <Form.Group className="yes-no-setting" controlId={name}>
       <Form.Check
