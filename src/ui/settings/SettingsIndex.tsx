@@ -12,7 +12,7 @@ const PAGES = [
   ['/settings/fields', 'Custom fields', 'facts that you keep of your own'],
   ['/settings/links', 'Links', 'guides and forms, kept once by name'],
   ['/settings/files', 'Files', 'price lists and terms, kept once by name'],
-  ['/settings/letters', 'How letters go', 'how long they can be taken back'],
+  ['/settings/letters', 'How letters go', 'how long they can be taken back, how answers are known'],
   ['/settings/enquiry-form', 'Form for your site', 'a page on which people write to you'],
   ['/templates/signatures', 'Signatures', 'what stands under your letters'],
   ['/templates/letterhead', 'Letterhead', 'what stands around them'],
