@@ -205,6 +205,8 @@ export interface LettersBrought {
   /** they told what became of letters */
   reports: number;
   unreadable: number;
+  /** there was no room for them among the business’s files */
+  noRoom: number;
   more: boolean;
 }
 

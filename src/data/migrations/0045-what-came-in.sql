@@ -76,3 +76,19 @@ create trigger letters_tell_changed after update on message
 
 -- What came from somebody in no record becomes theirs when there is one.
 create index message_of_nobody on message (business_id, lower(from_address)) where direction = 'in' and client_id is null;
+
+-- What comes in may be long and full of words that no letter has: a tsvector holds a megabyte of them, so that of words that are many bytes
+-- fewer are taken.
+create or replace view letters_in_words with (security_invoker = true) as
+  select message.business_id, message.id as message_id, message.at,
+    to_tsvector(words_config(business.locale), said.words) || to_tsvector('simple', said.words) as words
+  from message
+  join business on business.id = message.business_id
+  left join client on client.business_id = message.business_id and client.id = message.client_id,
+  lateral (select concat_ws(' ', subject, client.name, from_name, from_address,
+      (select string_agg(one.name || ' ' || one.address, ' ') from message_recipient one
+        where one.business_id = message.business_id and one.message_id = message.id), text) as whole offset 0) written,
+  lateral (select search_words(left(written.whole,
+      case when octet_length(written.whole) > 200000 then 50000 else 400000 end)) as whole offset 0) read,
+  lateral (select read.whole || regexp_replace(read.whole, '[^[:alnum:] ]+', ' ', 'g') as words offset 0) said
+  where message.status <> 'draft';

@@ -28,6 +28,8 @@ const LONGEST_TEXT = 1_000_000;
 const MOST_FILES = 50;
 const MOST_HEADERS = 100;
 const MOST_PEOPLE = 200;
+/** A Message-ID of more characters is none. */
+const LONGEST_ID = 500;
 
 /** What came with a message, with its content. */
 interface IncomingContent extends IncomingFile {
@@ -97,7 +99,10 @@ async function whole(read: ParsedMail | undefined, notes: string[]): Promise<Rea
   if (words === undefined) notes.push('Its words could not be told from its form.');
   const [from] = peopleOf(read.from);
   const date = dateOf(headers);
-  const messageId = headers.get('message-id')?.map(withoutBrackets).find(Boolean);
+  const messageId = headers
+    .get('message-id')
+    ?.map(withoutBrackets)
+    .find((id) => id !== '' && id.length <= LONGEST_ID);
   return {
     mail: {
       ...(messageId === undefined ? {} : { messageId }),

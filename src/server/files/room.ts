@@ -7,11 +7,13 @@ import type { CurrentMember } from '../signIn/currentMember';
 /** So many bytes all files of a business have together, those in letters among them. */
 const ROOM = 10_000_000_000;
 
+/** How many bytes of it are left to a business. */
+export async function roomLeftTo(business_id: string): Promise<number> {
+  return ROOM - (await roomUsed(connection(), business_id));
+}
+
 /** How many bytes of it are left. */
-export const roomLeft = forMember(
-  async ({ business_id }: CurrentMember): Promise<number> =>
-    ROOM - (await roomUsed(connection(), business_id)),
-);
+export const roomLeft = forMember(({ business_id }: CurrentMember) => roomLeftTo(business_id));
 
 /** Why nothing of a size can be kept, in words; undefined when it can. */
 export async function noRoomFor(member: CurrentMember, size: number): Promise<string | undefined> {

@@ -39,7 +39,7 @@ it('letters that were written elsewhere join a client’s, each once, out and in
       Buffer.from('\n'),
     ]),
   );
-  const none = { reports: 0, unreadable: 0, more: false };
+  const none = { reports: 0, unreadable: 0, noRoom: 0, more: false };
   expect(await bringLetters(imke, file)).toEqual({ taken: 2, known: 0, ...none });
   expect(await bringLetters(imke, file)).toEqual({ taken: 0, known: 2, ...none });
   const { letters } = await post(imke);
@@ -59,7 +59,7 @@ it('letters that were written elsewhere join a client’s, each once, out and in
 });
 
 it('what is no message is told', async () => {
-  const nothing = { taken: 0, known: 0, reports: 0, more: false };
+  const nothing = { taken: 0, known: 0, reports: 0, noRoom: 0, more: false };
   expect(await bringLetters(imke, Buffer.from('%PDF-1.7 no message'))).toEqual({ ...nothing, unreadable: 1 });
   expect(await bringLetters(imke, Buffer.from([0, 255, 254]))).toEqual({ ...nothing, unreadable: 1 });
 });

@@ -84,8 +84,8 @@ async function take(stream: SMTPServerDataStream, readers: readonly string[]): P
 async function takeFor(reader: string, original: Original): Promise<string | Error> {
   const [business] = await businessesOf(reader, original.read.mail);
   if (business === undefined) return refusal(550, '5.1.1 It does not tell for whom it is');
-  await takeMail(business, original, new Date(now()));
-  return 'Taken';
+  const { result } = await takeMail(business, original, new Date(now()));
+  return result === 'no room' ? refusal(452, '4.2.2 There is no room for it now') : 'Taken';
 }
 
 function refusal(responseCode: number, words: string): Error {

@@ -156,6 +156,26 @@ describe('an answer', () => {
   });
 });
 
+it('a message of very many words that nobody has, and one with a very long id, are taken', async () => {
+  const words = Array.from({ length: 120_000 }, (_, n) => n.toString(36).padStart(4, '𐓀')).join(' ');
+  expect((await taken(answer({}, words))).text.length).toBeGreaterThan(400_000);
+  const long = `<${'x'.repeat(5000)}@x.example>`;
+  expect((await taken(answer({ 'Message-ID': long, From: `${'y'.repeat(5000)}@x.example` }))).status).toBe(
+    'received',
+  );
+  const { subject } = await taken(answer({ Subject: 'z'.repeat(50_000) }));
+  expect(subject.length).toBe(50_000);
+});
+
+it('what there is no room for has to be brought again', async () => {
+  const { sequelize } = connection();
+  await sequelize.query(`update file_room set used = used + 10000000000`);
+  const raw = answer();
+  expect(await take(raw)).toEqual({ result: 'no room' });
+  await sequelize.query(`update file_room set used = used - 10000000000`);
+  expect((await take(raw)).result).toBe('taken');
+});
+
 describe('what is no answer', () => {
   it('is said to be out of office', async () => {
     const { id } = await taken(answer({ 'Auto-Submitted': 'auto-replied' }));

@@ -17,6 +17,7 @@ import { clientOfAddress } from '../../data/repositories/startingRecords';
 import { cleanHtml } from '../../post/reading/cleanHtml';
 import { readMail, type ReadMail } from '../../post/reading/readMail';
 import { connection } from '../connection';
+import { roomLeftTo } from '../files/room';
 import { noteReport } from './noteReport';
 
 /** What became of a message that came to a business. */
@@ -25,7 +26,9 @@ export type Taken =
   /** it tells what became of letters */
   | { result: 'noted'; letters: string[] }
   /** it is here already, or is a letter of the business's own that came round */
-  | { result: 'known' };
+  | { result: 'known' }
+  /** the files of the business fill their room: it has to be brought again */
+  | { result: 'no room' };
 
 /** A message as it came: the same whatever business takes it. */
 export interface Original {
@@ -59,11 +62,12 @@ async function take(business_id: string, original: Original, at: Date, ownToo: b
   const database = connection();
   const { raw, sha256, read } = original;
   const { mail } = read;
-  const from = mail.from?.address ?? '';
+  const from = (mail.from?.address ?? '').slice(0, MOST_OF_ADDRESS);
   const sameId =
     mail.messageId === undefined ? undefined : await fromOfMessage(database, business_id, mail.messageId);
   // One that was written down without its sender is told by its id alone.
   if (sameId === from || sameId === '') return { result: 'known' };
+  if ((await roomLeftTo(business_id)) < 2 * raw.length) return { result: 'no room' };
   const which = { business_id, id: randomUUID() };
   // A Message-ID alone may be another's: whoever has seen it could keep their message from being taken.
   const mark = mail.messageId === undefined ? sha256 : kept(`${mail.messageId} ${from}`);
@@ -161,6 +165,9 @@ function words({ mail }: ReadMail) {
     ...writer(mail.from),
   };
 }
+
+/** An address has no more characters (RFC 5321, 4.5.3.1). */
+const MOST_OF_ADDRESS = 320;
 
 /** As the database can hold an address: what is none is only said. */
 const ADDRESS = /^[^\s@<>,;]{1,200}@[^\s@<>,;]{1,50}$/;

@@ -6,6 +6,8 @@ import { whenLetGo } from './heldPage';
 
 /** What comes at once is taken together, in milliseconds. */
 const TOGETHER = 150;
+/** … and so long the page stands at least before it follows again: while many letters go, it is not drawn for each. */
+const STANDS = 1_500;
 
 /** Has the page follow what becomes of letters, while it is seen: a browser hears few servers at once. */
 export function FollowLetters() {
@@ -14,12 +16,18 @@ export function FollowLetters() {
     let heard: EventSource | undefined;
     let soon: ReturnType<typeof setTimeout> | undefined;
     let forget: () => void = () => undefined;
+    let last = -STANDS;
     const follow = () => {
-      soon ??= setTimeout(() => {
-        soon = undefined;
-        forget();
-        forget = whenLetGo(() => router.refresh());
-      }, TOGETHER);
+      const again = last + STANDS - performance.now();
+      soon ??= setTimeout(
+        () => {
+          soon = undefined;
+          last = performance.now();
+          forget();
+          forget = whenLetGo(() => router.refresh());
+        },
+        Math.max(TOGETHER, again),
+      );
     };
     const listen = () => {
       if (document.visibilityState === 'hidden') {

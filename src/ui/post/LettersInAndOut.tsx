@@ -79,12 +79,13 @@ export function LettersInAndOut({ client }: { client: string }) {
   );
 }
 
-function broughtInWords({ taken, known, reports, unreadable, more }: LettersBrought): string {
+function broughtInWords({ taken, known, reports, unreadable, noRoom, more }: LettersBrought): string {
   const said = [
     taken === 1 ? '1 letter was brought in' : `${taken} letters were brought in`,
     ...(known ? [`${known} ${known === 1 ? 'was' : 'were'} here already`] : []),
     ...(reports ? [`${reports} told what became of letters`] : []),
     ...(unreadable ? [`${unreadable} could not be read`] : []),
+    ...(noRoom ? [`for ${noRoom} there was no room: remove some files first`] : []),
   ];
   return `${said.join(', ')}.${more ? ' There are more in it: bring the rest as a file of its own.' : ''}`;
 }

@@ -15,7 +15,7 @@ export async function POST(request: Request): Promise<Response> {
     );
     if (file.length === 0) return Response.json({ error: 'There is nothing in it.' }, { status: 422 });
     const brought = await bringLetters(member, file);
-    if (brought.taken + brought.known + brought.reports === 0)
+    if (brought.taken + brought.known + brought.reports + brought.noRoom === 0)
       return Response.json(
         { error: 'There is no message in it that can be read. Choose an .eml or an mbox file.' },
         { status: 422 },
