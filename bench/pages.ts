@@ -5,6 +5,7 @@ import { connection } from '../src/server/connection';
 import type { CurrentMember } from '../src/server/signIn/currentMember';
 import { forMember } from '../src/server/forMember';
 import { factsForWriting } from '../src/server/writing/factsForWriting';
+import { answersWaiting } from '../src/server/incoming/answersWaiting';
 import { findLetters } from '../src/server/letters/findLetters';
 import { findRecords, listRecords } from '../src/server/lists/listRecords';
 import { post } from '../src/server/letters/post';
@@ -55,6 +56,7 @@ const pages: Record<string, () => Promise<unknown>> = {
     (edition = (await factsForWriting(member, { kind: 'invoice', key: 'LPC-1048' }))!.edition),
   'Writing again': () => factsForWriting(member, { kind: 'invoice', key: 'LPC-1048' }, { edition }),
   Post: async () => showLetters(member, (await post(member)).letters),
+  'Answers waiting': () => answersWaiting(member),
   '  found: piano g432': () => findLetters(member, 'letter 3 client 432 piano'),
 };
 

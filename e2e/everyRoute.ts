@@ -39,6 +39,7 @@ const PARTS: Readonly<Record<string, Readonly<Record<string, string>>>> = {
   '/api/bookings/[key]': { key: 'no-such-booking' },
   '/api/clients/[key]/merge': { key: 'no-such-client' },
   '/api/clients/[key]/facts': { key: 'no-such-client' },
+  '/api/clients/[key]/letters': { key: 'hartigan' },
   '/api/clients/[key]/parts': { key: 'hartigan' },
   '/api/files/[name]': { name: 'no-such-file.pdf' },
   '/api/invoices/[key]/payments': { key: 'LPC-1048' },
@@ -88,6 +89,7 @@ const PARTS: Readonly<Record<string, Readonly<Record<string, string>>>> = {
 /** Words that follow a path, where it asks for some. */
 const ASKED: Readonly<Record<string, string>> = {
   '/api/files': '?name=',
+  '/api/clients/[key]/letters': '?as=mbox',
   '/api/along': '?from=invoice:LPC-1048&name=',
   '/api/letters': '?find=invoice',
   '/api/occasions': '?after=invoice:LPC-1048',

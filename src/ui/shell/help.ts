@@ -135,6 +135,10 @@ const HELP: readonly Help[] = [
         'Letters',
         'What is going, gone, come back and come in, the newest first. A letter’s page says what became of it.',
       ],
+      [
+        'Answers',
+        'What somebody wrote stands first until it is answered or dealt with. An answer goes on in their thread. Who is in no record stands apart: answered, they become a client; or make an enquiry of it.',
+      ],
     ],
   },
   {
