@@ -6,7 +6,15 @@ import { addressOf, ask, BODIES, everyRoute, type Answered, type Route } from '.
 // Every route there is, as a stranger, as each role, as a member of another business, with wrong types and hostile texts.
 
 /** Open to anybody. */
-const OPEN = ['/ask/[token]', '/calendar/[token]', '/api/business', '/api/session', '/health', '/sign-in'];
+const OPEN = [
+  '/ask/[token]',
+  '/calendar/[token]',
+  '/api/business',
+  '/api/session',
+  '/health',
+  '/opened/[mark]',
+  '/sign-in',
+];
 /** What no other business may read. */
 const OURS = /Hartigan|Brandreth|LPC-10\d\d|Larkfield|Thornholt/;
 

@@ -33,6 +33,8 @@ export interface OutgoingLetter {
   text: string;
   /** who wrote what it answers, and below an empty line their words: they stand below */
   quoted?: string;
+  /** the address of a small picture that is fetched when the letter is shown */
+  openedAt?: string;
   /** where in the text the signature begins that it ends with */
   signatureAt?: number;
   /** a fragment; a letter may have none */
@@ -55,6 +57,7 @@ export async function compose(letter: OutgoingLetter): Promise<Buffer> {
     thread = [],
     text,
     quoted,
+    openedAt,
     signatureAt,
     html = '',
     language,
@@ -90,7 +93,7 @@ export async function compose(letter: OutgoingLetter): Promise<Buffer> {
               content: page(
                 headers.subject,
                 language,
-                clean(placed) + (quoted ? quotedHtml(clean(quoted)) : ''),
+                [clean(placed), quotedHtml(quoted), dot(openedAt)].join(''),
               ),
             },
           ]
@@ -140,7 +143,13 @@ function asQuoted(quoted: string): string {
   return [line, ...words.slice(1).map((one) => `> ${one}`)].join('\n');
 }
 
-function quotedHtml(quoted: string): string {
-  const [line = '', , ...words] = quoted.split('\n').map(escapeHtml);
+function quotedHtml(quoted: string | undefined): string {
+  if (!quoted) return '';
+  const [line = '', , ...words] = clean(quoted).split('\n').map(escapeHtml);
   return `<p>${line}</p><blockquote type="cite">${words.join('<br>')}</blockquote>`;
+}
+
+/** It says nothing to whoever has the letter read aloud. */
+function dot(address: string | undefined): string {
+  return address === undefined ? '' : `<img src="${escapeHtml(address)}" width="1" height="1" alt="">`;
 }

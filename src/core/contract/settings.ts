@@ -16,8 +16,10 @@ export const SETTINGS = object({
   deviceDays: number().integer().min(0).max(60),
   /** letters say, in the address to which they are answered, which one is answered */
   marksReplies: boolean(),
+  /** letters have a small picture in them that tells when it is shown */
+  asksOpened: boolean(),
 }).noUnknown();
 export type Settings = InferType<typeof SETTINGS>;
 
 /** Those that are numbers. */
-export type NumberSettings = Exclude<keyof Settings, 'marksReplies'>;
+export type NumberSettings = Exclude<keyof Settings, 'marksReplies' | 'asksOpened'>;

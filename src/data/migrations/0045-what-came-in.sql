@@ -50,6 +50,9 @@ alter table delivery_event drop constraint delivery_event_kind_check, add constr
 -- Whether letters say, in the address to which they are answered, which one is answered: mail to it must come in here.
 alter table business add column marks_replies boolean not null default false;
 
+-- Whether letters have a small picture in them that tells when it is shown.
+alter table business add column asks_opened boolean not null default false;
+
 -- Whose an address is, of all businesses; a member's is one's alone.
 create index business_by_address on business (lower(email));
 

@@ -30,6 +30,8 @@ export const BUSINESS = {
   device_days: or(whole(), 7),
   /** letters say in the address to which they are answered which one is answered */
   marks_replies: or(yesNo(), false),
+  /** letters have a small picture in them that tells when it is shown */
+  asks_opened: or(yesNo(), false),
   custom: or(json<Custom>(), {}),
   version: or(whole(), 1),
   set_up: maybe(json<SetUp>()),

@@ -12,6 +12,7 @@ const COLUMNS = {
   sameLetterDays: 'same_letter_days',
   deviceDays: 'device_days',
   marksReplies: 'marks_replies',
+  asksOpened: 'asks_opened',
 } as const;
 
 export async function businessSettings({ models }: Database, business_id: string): Promise<BusinessSettings> {

@@ -1,4 +1,5 @@
 import { readMailboxes } from '../../core/addressing/addresses';
+import { openedMark } from '../../core/incoming/openedMark';
 import { withReplyMark } from '../../core/incoming/replyMark';
 import { imageSources } from '../../core/fill/write/images';
 import { SCHEMA_DEFAULTS } from '../../core/records/defaults';
@@ -84,6 +85,7 @@ async function handOver(
     replyTo: answeredTo(letter),
     ...(letter.thread.length ? { thread: letter.thread } : {}),
     ...(letter.quoted ? { quoted: letter.quoted } : {}),
+    ...openedAt(letter),
     subject: letter.subject,
     text: letter.text,
     ...(letter.signature_at === null ? {} : { signatureAt: letter.signature_at }),
@@ -131,6 +133,12 @@ function outcomeOf(handed: OfLetter, tries: number): TryOutcome {
         : { status: 'going', detail: handed.words, again };
     }
   }
+}
+
+/** The small picture by which it tells that it is shown, where that is wanted and can be fetched. */
+function openedAt(letter: OutgoingLetter): { openedAt?: string } {
+  const { APP_URL } = process.env;
+  return letter.asks_opened && APP_URL ? { openedAt: `${APP_URL}/opened/${openedMark(letter)}` } : {};
 }
 
 /** Where it is answered to; an address of the sender's own place says which letter is answered. */

@@ -15,8 +15,8 @@ const SETTINGS = [
   },
 ] as const;
 
-/** What holds for every letter on its way out, and its answers. */
-export function LetterWays({ settings }: { settings: Required<Settings> }) {
+/** What holds for every letter on its way out, and its answers. @param canTell whether others reach this application */
+export function LetterWays({ settings, canTell }: { settings: Required<Settings>; canTell: boolean }) {
   return (
     <div className="form-part">
       {SETTINGS.map(({ name, label, choices }) => (
@@ -27,6 +27,12 @@ export function LetterWays({ settings }: { settings: Required<Settings> }) {
         label="Answers are known by a mark in the address"
         help="Letters then ask to be answered to your address with a mark behind its name, as in imke+r…@, so that an answer is known whatever its writer’s program leaves out. Mail to your addresses must come in here, with such marks; whoever keeps your mail knows whether it does."
         value={settings.marksReplies}
+      />
+      <YesNoSetting
+        name="asksOpened"
+        label="Letters tell when they are opened"
+        help={`Each letter then has a small picture in it that is fetched from here when it is shown. Many mail programs show none, and some fetch all of them though nobody reads: a letter that is not said to be opened may have been read, and one that is said to be may not. Some people mind it.${canTell ? '' : ' This application has no address that others reach (APP_URL), so that no letter has one.'}`}
+        value={settings.asksOpened}
       />
     </div>
   );

@@ -40,3 +40,18 @@ export async function noteDelivery(
   await addEvent({ sequelize }, which, state, at, detail);
   return true;
 }
+
+/** Writes down that a letter was opened: the first time, and of one that its business wants to know it of. */
+export async function noteOpened(
+  { sequelize }: Pick<Database, 'sequelize'>,
+  which: { business_id: string; id: string },
+  at: Date,
+): Promise<void> {
+  const [row] = await sequelize.query<{ id: string }>(
+    `update message set status = 'opened', version = version + 1
+     where business_id = $business_id and id = $id and direction = 'out' and status in ('sent', 'delivered', 'may have arrived')
+       and (select asks_opened from business where id = $business_id) returning id`,
+    { bind: which, type: QueryTypes.SELECT },
+  );
+  if (row) await addEvent({ sequelize }, which, 'opened', at, undefined);
+}

@@ -25,6 +25,8 @@ export interface OutgoingLetter {
   thread: string[];
   /** whether the address to which it is answered says which letter is answered */
   marks_replies: boolean;
+  /** whether it has a small picture in it that tells when it is shown */
+  asks_opened: boolean;
   /** how often it has been tried, this time included */
   tries: number;
   /** tells this claim from any other */
@@ -73,6 +75,7 @@ export async function claimLetters(
        order by goes_at limit ${Math.floor(most)} for update skip locked)
      returning business_id, id, message_id, from_name, from_address, reply_to, subject, text, signature_at, html, language, at, tries,
        claimed_at, handed_over_at, quoted, (select marks_replies from business where business.id = business_id) as marks_replies,
+       (select asks_opened from business where business.id = business_id) as asks_opened,
        ${THREAD} as thread,
        (select coalesce(jsonb_agg(jsonb_build_object('role', role, 'name', name, 'address', address) order by position), '[]')
         from message_recipient one where one.business_id = message.business_id and one.message_id = message.id) as recipients`,
