@@ -18,13 +18,14 @@ import type { WrittenLetter } from './readyToGo';
 process.env.FAIRQUILL_NOW = '2026-11-25T09:00:00Z';
 const ground = sendingDatabase();
 
-/** A blank letter to an address, with a subject. */
+/** A blank letter to an address, with a subject alone. */
 async function toAddress(key: string, { goesAt }: { goesAt?: string } = {}): Promise<WrittenLetter> {
   const start = { kind: 'client', key } as const;
   const facts = (await factsForWriting(imke, start))!;
   const desk = new WritingDesk({ ...facts, ...facts.list! });
   const template = desk.blankLetter(desk.situation(start)!);
-  const choices = { template, answers: {}, ...(goesAt ? { goesAt } : {}) };
+  // It says nothing but a greeting, and its writer means that.
+  const choices = { template, answers: {}, stets: ['nothing said'], ...(goesAt ? { goesAt } : {}) };
   const filled = desk.fill(start, choices)!;
   return {
     id: randomUUID(),
