@@ -68,7 +68,7 @@ test('without a connection the pages that were seen last are there, with what th
   context,
 }) => {
   await openToday(page);
-  const due = page.getByRole('main').locator('a[href^="/write?"]').first();
+  const due = page.getByRole('main').locator('a[href^="/write?"][href*="template="]').first();
   const { searchParams } = new URL((await due.getAttribute('href'))!, 'http://here');
   await expectKept(page, `/write?from=${searchParams.get('from')}&template=${searchParams.get('template')}`);
   await context.setOffline(true);

@@ -104,7 +104,7 @@ async function keptPage(url) {
 /** Where a page is kept. What else the address of a letter says is read from it by the page itself. */
 function placeOf({ pathname, searchParams, search }) {
   if (pathname !== LETTERS) return pathname + search;
-  const asked = ['from', 'template'].filter((name) => searchParams.has(name));
+  const asked = ['from', 'template', 'reply'].filter((name) => searchParams.has(name));
   return `${LETTERS}?${asked.map((name) => `${name}=${encodeURIComponent(searchParams.get(name))}`).join('&')}`;
 }
 

@@ -20,7 +20,8 @@ export async function askForFacts(
 ): Promise<Answer<WritingAnswer> & { list?: TemplateList | undefined }> {
   const edition = await editionHere();
   const keptAt = pageKeptAt();
-  if (given) {
+  // Kept for when there is no connection may be another letter's, which knows of no message that it answers.
+  if (given && (reply === undefined || given.answered?.id === reply)) {
     // A page that was kept earlier may be older than the templates that are here.
     const list = (keptAt !== undefined && (await listHere(given))) || (await listFor(given));
     if (list) return ready(keptAt === undefined ? given : asOfNow(given, keptAt), list);
