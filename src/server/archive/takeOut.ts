@@ -1,6 +1,6 @@
 import type { Readable } from 'node:stream';
 import { QueryTypes } from 'sequelize';
-import { ZipFile } from 'yazl';
+import type { ZipFile } from 'yazl';
 import { inNames } from '../../core/template/naming';
 import { printMarkdown } from '../../core/template/text/printMarkdown';
 import { printTemplate } from '../../core/template/text/printTemplate';
@@ -13,8 +13,8 @@ import { sharedWords } from '../../data/repositories/templates/sharedWords';
 import { addLater } from './addLater';
 import { addLetters } from './addLetters';
 import { contentFile, HEAD, READ_ME, tableFile, type ArchiveHead } from './archiveForm';
-import { ended } from './ended';
 import { recordsAside } from './recordsAside';
+import { zipInSnapshot } from './zipInSnapshot';
 
 /** Written as they are read: what is packed already does not become smaller. */
 const PACKED = { compress: false };
@@ -25,11 +25,7 @@ const PACKED = { compress: false };
  * @param at in milliseconds
  */
 export function takeOut(database: Database, business_id: string, at: number): Readable {
-  const zip = new ZipFile();
-  // yazl's own type says less than it is.
-  const out = zip.outputStream as unknown as Readable;
-  (zip as unknown as NodeJS.EventEmitter).on('error', (error: Error) => out.destroy(error));
-  const made = database.inSnapshot(business_id, async () => {
+  return zipInSnapshot(database, business_id, async (zip, end) => {
     const aside = await recordsAside(database, business_id, at);
     try {
       zip.addBuffer(Buffer.from(READ_ME), 'READ ME.txt');
@@ -38,14 +34,11 @@ export function takeOut(database: Database, business_id: string, at: number): Re
       await addTables(zip, database, business_id, at);
       await addFiles(zip, database, business_id);
       await addLetters(zip, database, business_id, 'letters/');
-      zip.end();
-      await ended(out);
+      await end();
     } finally {
       await aside.remove();
     }
   });
-  made.catch((error: unknown) => out.destroy(error instanceof Error ? error : new Error(String(error))));
-  return out;
 }
 
 async function addTables(zip: ZipFile, database: Database, business_id: string, at: number): Promise<void> {

@@ -86,22 +86,27 @@ async function take(business_id: string, original: Original, at: Date, ownToo: b
     return { result: 'noted', letters };
   }
   const writer = ownToo ? await ownAddress(database, business_id, from) : undefined;
-  if (writer) return takeOwn(which, original, { about, writer, sameId: sameId !== undefined, at });
-  const client = about?.message.client_id ? undefined : await clientOfAddress(database, business_id, from);
+  const recipients = recipientsOf(mail);
+  // Whose it is tells whoever is on the other side.
+  const others = writer ? recipients.map(({ address }) => address) : [from];
+  const client = about?.message.client_id ? undefined : await clientAmong(business_id, others);
   const id = randomUUID();
-  await keepCameIn(database, {
-    message: {
-      ...words(read),
-      ...ties(about?.message, client?.id),
-      business_id,
-      id,
-      message_id: mail.messageId && sameId === undefined ? kept(mail.messageId) : `${sha256}@incoming`,
-      came_as: kind.is === 'other' && kind.automatic ? 'automatic' : kind.is,
-      at,
-    },
-    recipients: recipientsOf(mail),
-    files: files(read),
-  });
+  const message = {
+    ...words(read),
+    ...ties(about?.message, client?.id),
+    business_id,
+    id,
+    message_id: mail.messageId && sameId === undefined ? kept(mail.messageId) : `${sha256}@incoming`,
+    at,
+  };
+  const along = { recipients, files: files(read) };
+  if (writer) {
+    await keepWrittenElsewhere(database, { message: { ...message, ...writer }, ...along });
+    await tieIncoming(database, which, { sign: about?.sign ?? null, letter_id: null, message_id: id });
+    return { result: 'taken', message: id };
+  }
+  const came_as = kind.is === 'other' && kind.automatic ? 'automatic' : kind.is;
+  await keepCameIn(database, { message: { ...message, came_as }, ...along });
   await tieIncoming(database, which, {
     sign: about?.sign ?? (client ? 'address' : null),
     letter_id: about?.message.direction === 'out' ? about.message.id : null,
@@ -110,45 +115,13 @@ async function take(business_id: string, original: Original, at: Date, ownToo: b
   return { result: 'taken', message: id };
 }
 
-/** Writes a letter down that a member wrote in another mail program. */
-async function takeOwn(
-  which: { business_id: string; id: string },
-  { sha256, read }: Original,
-  {
-    about,
-    writer,
-    sameId,
-    at,
-  }: {
-    about: Awaited<ReturnType<typeof messageOfSigns>>;
-    writer: { member_id: string | null };
-    sameId: boolean;
-    at: Date;
-  },
-): Promise<Taken> {
-  const database = connection();
-  const { business_id } = which;
-  const { mail } = read;
-  const id = randomUUID();
-  const recipients = recipientsOf(mail);
-  let client: { id: string } | undefined;
-  for (const { address } of about?.message.client_id ? [] : recipients)
-    client ??= await clientOfAddress(database, business_id, address);
-  await keepWrittenElsewhere(database, {
-    message: {
-      ...words(read),
-      ...ties(about?.message, client?.id),
-      ...writer,
-      business_id,
-      id,
-      message_id: mail.messageId && !sameId ? kept(mail.messageId) : `${sha256}@incoming`,
-      at,
-    },
-    recipients,
-    files: files(read),
-  });
-  await tieIncoming(database, which, { sign: about?.sign ?? null, letter_id: null, message_id: id });
-  return { result: 'taken', message: id };
+/** The client of the first of some addresses that is in the records. */
+async function clientAmong(business_id: string, addresses: readonly string[]) {
+  for (const address of addresses) {
+    const client = await clientOfAddress(connection(), business_id, address);
+    if (client) return client;
+  }
+  return undefined;
 }
 
 function recipientsOf({ to, copies }: IncomingMail): CameIn['recipients'] {

@@ -1,12 +1,11 @@
 import { once } from 'node:events';
 import { PassThrough, type Readable } from 'node:stream';
-import { ZipFile } from 'yazl';
 import { archiveLetters } from '../../data/archive/archiveLetters';
 import { startingRecord } from '../../data/repositories/startingRecords';
 import { inMbox } from '../../post/mbox';
 import { addLetters } from '../archive/addLetters';
 import { asMessage } from '../archive/asMessage';
-import { ended } from '../archive/ended';
+import { zipInSnapshot } from '../archive/zipInSnapshot';
 import { connection } from '../connection';
 import type { CurrentMember } from '../signIn/currentMember';
 
@@ -38,25 +37,14 @@ function mboxOf(business_id: string, client_id: string): Readable {
     }
     out.end();
   });
-  made.catch((error: unknown) => out.destroy(asError(error)));
+  made.catch((error: unknown) => out.destroy(error instanceof Error ? error : new Error(String(error))));
   return out;
 }
 
 function zipOf(business_id: string, client_id: string): Readable {
   const database = connection();
-  const zip = new ZipFile();
-  // yazl's own type says less than it is.
-  const out = zip.outputStream as unknown as Readable;
-  (zip as unknown as NodeJS.EventEmitter).on('error', (error: Error) => out.destroy(error));
-  const made = database.inSnapshot(business_id, async () => {
+  return zipInSnapshot(database, business_id, async (zip, end) => {
     await addLetters(zip, database, business_id, '', client_id);
-    zip.end();
-    await ended(out);
+    await end();
   });
-  made.catch((error: unknown) => out.destroy(asError(error)));
-  return out;
-}
-
-function asError(error: unknown): Error {
-  return error instanceof Error ? error : new Error(String(error));
 }
