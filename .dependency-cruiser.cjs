@@ -30,7 +30,7 @@ module.exports = {
     {
       name: 'nothing-imports-stand-ins',
       severity: 'error',
-      from: { path: '^(?:src|bin)/' },
+      from: { path: '^(?:src|bin)/', pathNot: '\\.test\\.tsx?$' },
       to: { path: '^stand-ins/' },
     },
     {

@@ -57,6 +57,14 @@ const pages: Record<string, () => Promise<unknown>> = {
   'Writing again': () => factsForWriting(member, { kind: 'invoice', key: 'LPC-1048' }, { edition }),
   Post: async () => showLetters(member, (await post(member)).letters),
   'Answers waiting': () => answersWaiting(member),
+  '  came in': () => post(member, undefined, { state: 'came in' }),
+  '  came back': () => post(member, undefined, { state: 'came back' }),
+  '  waits for an answer': () => post(member, undefined, { state: 'waits for an answer' }),
+  '  of a member, before the last year': () => post(member, undefined, { member: 'runa', time: 'before' }),
+  '  from a template': () => post(member, undefined, { template: 'first-reminder' }),
+  '  from a template, by a member, came back': () =>
+    post(member, undefined, { template: 'first-reminder', member: 'teo', state: 'came back' }),
+  '  found: piano, narrowed': () => findLetters(member, 'letter 3 piano', { member: 'imke', time: '90' }),
   '  found: piano g432': () => findLetters(member, 'letter 3 client 432 piano'),
 };
 

@@ -6,8 +6,8 @@ import { randomUUID } from 'node:crypto';
 import { mkdir, readFile, rm } from 'node:fs/promises';
 import path from 'node:path';
 import { answersAt } from './chaos/answers.mjs';
-import { count, WRONG } from './chaos/count.mjs';
-import { statesOf, write } from './chaos/letters.mjs';
+import { count, WRONG, wrongOf } from './chaos/count.mjs';
+import { historyOf, statesOf, write } from './chaos/letters.mjs';
 import { openDesk } from './chaos/desk.mjs';
 import { openShelf } from './chaos/shelf.mjs';
 import { pidsOf, VICTIMS } from './chaos/victims.mjs';
@@ -76,7 +76,10 @@ await saying(async () => {
     await typing;
     tellTyped(await desk.count());
     console.log(`${out.length} letters sent on a page, ${waited} of them waited on the device for a server.`);
-    report(kills, seconds, count(ids, await statesOf(urlOf, ids), await readFile(RECORD, 'utf8'), takenBack));
+    const states = await statesOf(urlOf, ids);
+    const arrivals = await readFile(RECORD, 'utf8');
+    report(kills, seconds, count(ids, states, arrivals, takenBack));
+    for (const words of await historyOf(urlOf, wrongOf(ids, states, arrivals, takenBack))) console.log(words);
   } finally {
     ended = true;
     for (const pid of Object.values(own)) if (pid) kill(pid, 'SIGTERM');

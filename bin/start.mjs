@@ -35,6 +35,9 @@ async function main({ dev }) {
     await requireFree(settings.port, settings.host, 'PORT', 'the application');
     await requireFree(settings.mailboxSmtpPort, '127.0.0.1', 'MAILBOX_SMTP_PORT', 'the mailbox stand-in');
     await requireFree(settings.mailboxPort, '127.0.0.1', 'MAILBOX_PORT', 'the mailbox stand-in');
+    await requireFree(settings.mailboxImapPort, '127.0.0.1', 'MAILBOX_IMAP_PORT', 'the mailbox stand-in');
+    await requireFree(settings.providerSmtpPort, '127.0.0.1', 'PROVIDER_SMTP_PORT', 'the provider stand-in');
+    await requireFree(settings.providerPort, '127.0.0.1', 'PROVIDER_PORT', 'the provider stand-in');
     await requireFree(settings.incomingPort, settings.incomingHost, 'INCOMING_PORT', 'mail that comes in');
     await ensurePackages();
     let { databaseUrl, ownerUrl } = settings;

@@ -7,6 +7,7 @@ import { ensureBuild } from './setup/build.mjs';
 import { ensureChromium } from './setup/chromium.mjs';
 import { command } from './setup/command.mjs';
 import { holdDataFolder } from './setup/lock.mjs';
+import { ensureDovecot } from './setup/dovecot.mjs';
 import { ensurePdftotext } from './setup/pdftotext.mjs';
 import { ensurePackages } from './setup/packages.mjs';
 import { freePort } from './setup/ports.mjs';
@@ -48,6 +49,7 @@ async function main() {
     ]);
     await step('nothing unused', [bin('knip/bin/knip.js')]);
     await ensurePdftotext();
+    await ensureDovecot();
     const postgres = await startPostgres(DATA_DIR);
     cleanUps.push(postgres.stop);
     await vitest(postgres.ownerUrl);
@@ -132,7 +134,10 @@ async function endToEnd(postgres) {
 
 /** Starts an application of its own over a database, with or without the demonstration. */
 async function startFor({ url, ownerUrl }, dataDir, demonstration) {
-  const [port, smtp, http, incoming] = [
+  const [port, smtp, http, imap, incoming, providerPort, providerSmtpPort] = [
+    await freePort(),
+    await freePort(),
+    await freePort(),
     await freePort(),
     await freePort(),
     await freePort(),
@@ -144,7 +149,10 @@ async function startFor({ url, ownerUrl }, dataDir, demonstration) {
     host: '127.0.0.1',
     mailboxSmtpPort: smtp,
     mailboxPort: http,
+    mailboxImapPort: imap,
     incomingPort: incoming,
+    providerPort,
+    providerSmtpPort,
     now: NOW,
   };
   const environment = {

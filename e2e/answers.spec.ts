@@ -81,9 +81,16 @@ test('an answer is there within two seconds, is answered in its thread, and so i
   await expect(page.getByRole('link', { name: 'Door.txt' }).first()).toBeVisible();
   await expectAccessible(page);
 
+  // What they ask for is written down for them.
+  await expect(answer.getByRole('link', { name: 'New booking' })).toHaveAttribute(
+    'href',
+    `/work/bookings/new?client=${client.client}`,
+  );
   await answer.getByRole('link', { name: 'Answer' }).click();
   await expect(await editable(page)).toContainText(`Re: ${subject}`);
   await expect(page.getByText('It says nothing yet but a greeting.')).toBeVisible();
+  // What was last said stands where the letter begins.
+  await expect(page.locator('.last-said')).toContainText(`“Re: ${subject}”`);
   await typeBehind(page, client.greeting, ' it is the green one.');
   await expectAccessible(page);
   await send(page);

@@ -70,6 +70,13 @@ self.addEventListener('message', (event) => {
   if (typeof keep === 'string') event.waitUntil(keepSeen(keep, ahead, { owner, days }));
 });
 
+/** A notice of what came in leads to it. */
+self.addEventListener('notificationclick', (event) => {
+  event.notification.close();
+  const { path } = event.notification.data ?? {};
+  if (typeof path === 'string' && path.startsWith('/post/')) event.waitUntil(self.clients.openWindow(path));
+});
+
 /** A page from the server, or as it was seen last. */
 async function page(request, url) {
   const asked = fetch(request);

@@ -1,7 +1,7 @@
 import { createTransport } from 'nodemailer';
 import { QueryTypes } from 'sequelize';
 import { openDatabase, type Database } from '../../src/data/database';
-import { readMailServer } from '../../src/post/mailConnection';
+import { readMailServer } from '../../src/post/mailServer';
 import { Sender } from '../../src/server/sending/sender';
 
 /** Letters a run; each is the same letter of the demonstration, with its HTML. */
@@ -113,7 +113,7 @@ async function rows({ sequelize }: Database, letters: number, status: string) {
        returning business_id, id, from_address, subject, text, html),
      readers as (
        insert into message_recipient (business_id, message_id, position, role, address)
-       select business_id, id, 0, 'to', 'somebody@kept.example' from written)
+       select business_id, id, 0, 'to', id || '@kept.example' from written)
      select from_address, subject, text, html from written`,
     { bind: { letters, status }, type: QueryTypes.SELECT },
   );

@@ -21,7 +21,10 @@ export async function ask(urlOf, sql, values = [], until = Date.now() + 60_000) 
   }
 }
 
-/** Letters as the writing page writes them, due within some seconds. Gives their ids. */
+/**
+ * Letters as the writing page writes them, due within some seconds: several to one reader, of whom there are more the more letters there are,
+ * as those of one reader go one after the other.
+ */
 export async function write(urlOf, ids) {
   await ask(
     urlOf,
@@ -34,7 +37,7 @@ export async function write(urlOf, ids) {
        from member, unnest($1::text[]) one where member.key = 'imke'
        on conflict do nothing returning business_id, id)
      insert into message_recipient (business_id, message_id, position, role, address)
-     select business_id, id, 0, 'to', 'somebody@chaos.example' from written`,
+     select business_id, id, 0, 'to', 'somebody' || ascii(id::text) || substr(id::text, 2, 1) || '@chaos.example' from written`,
     [ids],
   );
 }
@@ -43,4 +46,17 @@ export async function write(urlOf, ids) {
 export async function statesOf(urlOf, ids) {
   const rows = await ask(urlOf, 'select id, status from message where id = any($1::uuid[])', [ids]);
   return new Map(rows.map(({ id, status }) => [id, status]));
+}
+
+/** What the database says of letters, a few of them, in a line each. */
+export async function historyOf(urlOf, ids) {
+  const rows = await ask(
+    urlOf,
+    `select wanted as id, message.message_id, status, reason, tries, claimed_at, handed_over_at, goes_at, at,
+       (select jsonb_agg(jsonb_build_array(kind, one.at, detail) order by position) from delivery_event one
+         where one.business_id = message.business_id and one.message_id = message.id) as events
+     from unnest($1::uuid[]) wanted left join message on id = wanted`,
+    [ids.slice(0, 10)],
+  );
+  return rows.map((row) => JSON.stringify(row));
 }

@@ -41,6 +41,7 @@ export async function openShelf(port) {
   if (!answer.ok()) throw new Error(`Signing in was answered with ${answer.status()}.`);
 
   const sendOne = async (client) => {
+    const before = last;
     await page.goto(`/write?from=client:${client}&template=statement-of-account`, { timeout: PATIENCE });
     const letter = page.getByRole('article', { name: /^Letter to/ });
     await page.getByRole('textbox', { name: 'Letter' }).waitFor({ timeout: PATIENCE });
@@ -54,6 +55,9 @@ export async function openShelf(port) {
       await page.waitForTimeout(300);
     }
     const words = await left.innerText({ timeout: 1000 });
+    // What is kept on the device first is given a moment later.
+    for (const until = Date.now() + PATIENCE; last === before; await page.waitForTimeout(100))
+      if (Date.now() > until) throw new Error('It was not given.');
     out.add(last);
     if (/waits on this device/.test(words)) waited++;
   };

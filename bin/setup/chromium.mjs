@@ -1,5 +1,4 @@
-import { access } from 'node:fs/promises';
-import { ensureDebianPackages } from './debian.mjs';
+import { ensureDebianPackages, ensureProgram, isThere } from './debian.mjs';
 
 /** Debian's Chromium without a window draws the same pages with a third less work; the one with windows does where there is no other. */
 export const PLACE = '/usr/bin/chromium-headless-shell';
@@ -26,13 +25,6 @@ export async function ensureChromium() {
     () => false,
   );
   if (installed) return PLACE;
-  if (!(await isThere(WITH_WINDOWS))) await ensureDebianPackages(['chromium'], 'Chromium');
+  await ensureProgram(WITH_WINDOWS, 'chromium', 'Chromium');
   return WITH_WINDOWS;
-}
-
-function isThere(place) {
-  return access(place).then(
-    () => true,
-    () => false,
-  );
 }

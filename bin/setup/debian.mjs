@@ -1,5 +1,19 @@
+import { access } from 'node:fs/promises';
 import { command } from './command.mjs';
 import { Sentence } from './sentence.mjs';
+
+/** Installs the Debian package of a program that is not there. */
+export async function ensureProgram(place, name, what) {
+  if (!(await isThere(place))) await ensureDebianPackages([name], what);
+}
+
+/** Whether a file is there. */
+export function isThere(place) {
+  return access(place).then(
+    () => true,
+    () => false,
+  );
+}
 
 /** Installs Debian's packages when root; otherwise says the line to run. */
 export async function ensureDebianPackages(names, what) {

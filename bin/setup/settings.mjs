@@ -1,5 +1,5 @@
-import { createHash } from 'node:crypto';
-import { existsSync, readFileSync } from 'node:fs';
+import { createHash, randomBytes } from 'node:crypto';
+import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { ROOT } from './root.mjs';
 import { Sentence } from './sentence.mjs';
@@ -18,6 +18,9 @@ export function readSettings(environment = process.env) {
     // The stand-in's ports count from the application's, so that two can run side by side.
     mailboxSmtpPort: port('MAILBOX_SMTP_PORT', environment, port('PORT', environment, 3400) + 25),
     mailboxPort: port('MAILBOX_PORT', environment, port('PORT', environment, 3400) + 80),
+    mailboxImapPort: port('MAILBOX_IMAP_PORT', environment, port('PORT', environment, 3400) + 43),
+    providerSmtpPort: port('PROVIDER_SMTP_PORT', environment, port('PORT', environment, 3400) + 26),
+    providerPort: port('PROVIDER_PORT', environment, port('PORT', environment, 3400) + 81),
     smtpUrl: environment.SMTP_URL || undefined,
     incomingHost: environment.INCOMING_HOST || '127.0.0.1',
     incomingPort: port('INCOMING_PORT', environment, port('PORT', environment, 3400) + 24),
@@ -45,11 +48,35 @@ export function environmentFor(settings, databaseUrl) {
     INCOMING_PORT: String(settings.incomingPort),
     MAILBOX_SMTP_PORT: String(settings.mailboxSmtpPort),
     MAILBOX_PORT: String(settings.mailboxPort),
+    ...(settings.mailboxImapPort ? { MAILBOX_IMAP_PORT: String(settings.mailboxImapPort) } : {}),
+    ...(settings.providerPort
+      ? {
+          PROVIDER_PORT: String(settings.providerPort),
+          PROVIDER_SMTP_PORT: String(settings.providerSmtpPort),
+        }
+      : {}),
+    SEALING_KEY_FILE: process.env.SEALING_KEY ? '' : sealingKeyFile(settings.dataDir),
+    // Whoever settles an account on a server of many must not reach what is around it.
+    MAIL_SERVERS:
+      process.env.MAIL_SERVERS ?? (settings.appUrl || !isLoopback(settings.host) ? 'public' : 'any'),
     // Its passwords stand in its files: beyond this machine it is there only when it is asked for by name.
     FAIRQUILL_DEMONSTRATION:
       process.env.FAIRQUILL_DEMONSTRATION ?? (isLoopback(settings.host) ? 'yes' : 'no'),
     ...(settings.now ? { FAIRQUILL_NOW: settings.now } : {}),
   };
+}
+
+/** The file of the key that passwords are sealed with; made where there is none, for nobody else to read. */
+function sealingKeyFile(dataDir) {
+  if (!dataDir) return '';
+  const file = path.join(dataDir, 'sealing.key');
+  mkdirSync(dataDir, { recursive: true });
+  try {
+    writeFileSync(file, `${randomBytes(32).toString('base64')}\n`, { flag: 'wx', mode: 0o600 });
+  } catch (error) {
+    if (error.code !== 'EEXIST') throw new Sentence(`${file} cannot be written: ${error.message}`);
+  }
+  return file;
 }
 
 /** Names this machine and the data folder on it, without telling either. */

@@ -9,7 +9,6 @@ import { beginRecord, type BegunFrom } from '../server/records/beginRecord';
 import { clientParts } from '../server/records/clientParts';
 import { formChoices } from '../server/records/formChoices';
 import { recordFacts } from '../server/records/keepRecord';
-import { RemoveRecord } from '../ui/records/RemoveRecord';
 import { recordPath } from '../ui/records/recordPath';
 import { SettingsPaper } from '../ui/settings/SettingsPaper';
 import { BookingForm } from '../ui/work/BookingForm';
@@ -106,16 +105,6 @@ export async function ChangeRecord({ kind, recordKey }: { kind: FormKind; record
         choices={await formChoices(member)}
         {...(parts ? { parts } : {})}
       />
-      {kind === 'partner' && (
-        <RemoveRecord
-          kind={kind}
-          recordKey={recordKey}
-          version={facts.version}
-          name={titleOf(kind, facts, undefined)}
-          along=""
-          list="/work/partners"
-        />
-      )}
     </SettingsPaper>
   );
 }

@@ -37,6 +37,10 @@ export function or<T>(one: Column<T>, value: NoInfer<T>): Column<T> {
 export const given = () =>
   column<number>(DataTypes.BIGINT, { autoIncrement: true, autoIncrementIdentity: true });
 
+/** The same as text. */
+export const givenText = () =>
+  column<string>(DataTypes.TEXT, { autoIncrement: true, autoIncrementIdentity: true });
+
 export const uuid = () => column<string>(DataTypes.UUID);
 export const text = () => column<string>(DataTypes.TEXT);
 export const oneOf = <const T extends string>(..._choices: T[]) => column<T>(DataTypes.TEXT);
@@ -45,6 +49,8 @@ export const whole = () => column<number>(DataTypes.INTEGER);
 export const wholes = () => column<number[]>(DataTypes.ARRAY(DataTypes.SMALLINT));
 /** Minor units; database.ts reads bigint as a number. */
 export const money = () => column<number>(DataTypes.BIGINT);
+/** A whole number of more than 32 bits, or of 32 without a sign. */
+export const large = () => column<number>(DataTypes.BIGINT);
 /** A decimal, kept as text so that nothing is lost. */
 export const decimal = () => column<string>(DataTypes.DECIMAL);
 export const yesNo = () => column<boolean>(DataTypes.BOOLEAN);

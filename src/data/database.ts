@@ -8,7 +8,8 @@ import { CLIENT, CONTACT, ENQUIRY, ITEM } from './models/client';
 import { ENQUIRY_FORM } from './models/enquiryForm';
 import { FILE, FILE_ROOM, LETTER_FILE, OWN_FILE, RECORD_FILE } from './models/file';
 import { INSTALMENT, INVOICE, INVOICE_LINE, PAYMENT } from './models/invoice';
-import { MEMBER, SESSION, SIGNATURE } from './models/member';
+import { MAILBOX, MAILBOX_FOLDER, SENDING_ACCOUNT, SIGNING_KEY } from './models/mailAccount';
+import { MEMBER, MORNING_LETTER, SESSION, SIGNATURE } from './models/member';
 import {
   ATTACHMENT,
   DELIVERY_EVENT,
@@ -33,6 +34,11 @@ export const TABLES = {
   payment_plan: PAYMENT_PLAN,
   member: MEMBER,
   session: SESSION,
+  morning_letter: MORNING_LETTER,
+  sending_account: SENDING_ACCOUNT,
+  mailbox: MAILBOX,
+  mailbox_folder: MAILBOX_FOLDER,
+  signing_key: SIGNING_KEY,
   partner: PARTNER,
   client: CLIENT,
   contact: CONTACT,

@@ -6,7 +6,7 @@ const PAUSES = [250, 1000, 5000, 15_000];
 /**
  * Listens to what the database tells of the letters of all businesses (tell_of_letters), over a connection of its own, which is opened again
  * whenever it ends.
- * @param onNews hears of which business something has become of a letter; undefined: something may have been missed, of any
+ * @param onNews hears of which business something has become of a letter; undefined: it is listened from now on, and something may have been missed before, of any
  */
 export function listenForLetters(
   url: string,
@@ -35,7 +35,7 @@ export function listenForLetters(
     try {
       await mine.connect();
       await mine.query('listen letters');
-      if (failures > 0) onNews(undefined);
+      onNews(undefined);
       failures = 0;
     } catch {
       end();

@@ -39,6 +39,8 @@ export interface OutgoingLetter {
   signatureAt?: number;
   /** a fragment; a letter may have none */
   html?: string;
+  /** a program writes it by itself: nothing answers it (RFC 3834) */
+  automatic?: boolean;
   /** BCP 47 */
   language: string;
   pictures: Pictures;
@@ -63,6 +65,7 @@ export async function compose(letter: OutgoingLetter): Promise<Buffer> {
     language,
     pictures,
     attachments = [],
+    automatic = false,
     ...headers
   } = letter;
   const named = imageSources(html).filter((source) => pictures.has(source));
@@ -70,6 +73,7 @@ export async function compose(letter: OutgoingLetter): Promise<Buffer> {
   const placed = withImagesAt(html, (source) => (pictures.has(source) ? `cid:${idOf(source)}` : undefined));
   const message = new MailComposer({
     ...headers,
+    ...(automatic ? { headers: { 'Auto-Submitted': 'auto-generated' } } : {}),
     cc: copies,
     bcc: blindCopies,
     ...(replyTo.length ? { replyTo } : {}),

@@ -1,18 +1,7 @@
 import { Readable } from 'node:stream';
-import SMTPConnection from 'nodemailer/lib/smtp-connection';
-
-/**
- * Where letters are handed over, from SMTP_URL: smtp://[name:password@]host:port, or smtps:// for TLS from the start. A
- * server that is not on this machine has to offer TLS, unless the address ends with ?tls=none.
- */
-export interface MailServer {
-  host: string;
-  port: number;
-  secure: boolean;
-  /** nothing is said to a server that offers no TLS: neither a password nor a letter */
-  requireTLS: boolean;
-  credentials?: { user: string; pass: string };
-}
+import type SMTPConnection from 'nodemailer/lib/smtp-connection';
+import type { MailServer } from './mailServer';
+import { openConnection } from './openConnection';
 
 export interface Envelope {
   from: string;
@@ -32,8 +21,6 @@ export type HandOver =
   | { result: 'no server'; words: string }
   | { result: 'no sender'; words: string };
 
-const CONNECT_MILLISECONDS = 15_000;
-const SILENCE_MILLISECONDS = 60_000;
 /** A server that goes on saying a little ends at last, too. */
 const LONGEST_MILLISECONDS = 600_000;
 
@@ -42,25 +29,6 @@ const REPORTS = {
   return: 'headers' as const,
   notify: ['success' as const, 'failure' as const, 'delay' as const],
 };
-
-/** @throws Error with a sentence when the URL is none of these */
-export function readMailServer(url: string): MailServer {
-  if (!URL.canParse(url) || !/^smtps?:$/.test(new URL(url).protocol)) {
-    throw new Error('SMTP_URL begins with smtp:// or smtps://, as smtp://127.0.0.1:25.');
-  }
-  const { protocol, hostname, port, username, password, searchParams } = new URL(url);
-  const here = /^(?:localhost|127(?:\.\d+){3}|\[?::1\]?)$/.test(hostname);
-  const secure = protocol === 'smtps:';
-  return {
-    host: hostname.replace(/^\[|\]$/g, ''),
-    port: Number(port) || (secure ? 465 : 587),
-    secure,
-    requireTLS: !secure && !here && searchParams.get('tls') !== 'none',
-    ...(username
-      ? { credentials: { user: decodeURIComponent(username), pass: decodeURIComponent(password) } }
-      : {}),
-  };
-}
 
 /** A connection to the mail server (RFC 5321) that is kept for one letter after another. */
 export class MailConnection {
@@ -82,7 +50,7 @@ export class MailConnection {
     let notBegun: Error | undefined;
     const late = setTimeout(() => this.close(), LONGEST_MILLISECONDS);
     try {
-      const connection = (this.#open ??= await this.#connect());
+      const connection = (this.#open ??= await openConnection(this.#server));
       const content = new Readable({
         read() {
           beforeContent().then(
@@ -138,29 +106,6 @@ export class MailConnection {
   #forget(connection: SMTPConnection): void {
     if (this.#open === connection) this.#open = undefined;
   }
-
-  async #connect(): Promise<SMTPConnection> {
-    const { credentials, ...address } = this.#server;
-    const connection = new SMTPConnection({
-      ...address,
-      connectionTimeout: CONNECT_MILLISECONDS,
-      greetingTimeout: CONNECT_MILLISECONDS,
-      socketTimeout: SILENCE_MILLISECONDS,
-      // On loopback there is nobody between us and the server.
-      ignoreTLS: /^(?:127\.|localhost$|::1$)/.test(address.host),
-    });
-    try {
-      await once((done) => {
-        connection.once('error', done);
-        connection.connect(done);
-      });
-      if (credentials) await once((done) => connection.login({ credentials }, done));
-    } catch (error) {
-      connection.on('error', ignored).close();
-      throw error;
-    }
-    return connection;
-  }
 }
 
 function refusal(error: SMTPConnection.SMTPError, contentBegan: boolean): HandOver {
@@ -173,10 +118,6 @@ function refusal(error: SMTPConnection.SMTPError, contentBegan: boolean): HandOv
   if (command === 'MAIL FROM' && kind === 'EENVELOPE') return { result: 'no sender', words };
   if (code && code < 500) return { result: 'later', words };
   return { result: code || kind === 'EENVELOPE' || kind === 'EMESSAGE' ? 'never' : 'later', words };
-}
-
-function once(begin: (done: (error?: Error | null) => void) => void): Promise<void> {
-  return new Promise((resolve, reject) => begin((error) => (error ? reject(error) : resolve())));
 }
 
 /** An error after the last letter was taken ends the connection, which is noticed by itself. */

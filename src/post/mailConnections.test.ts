@@ -1,6 +1,6 @@
 import { SMTPServer } from 'smtp-server';
 import { afterEach, expect, it } from 'vitest';
-import { readMailServer } from './mailConnection';
+import { readMailServer } from './mailServer';
 import { MailConnections, Stopped } from './mailConnections';
 
 const ENVELOPE = { from: 'imke@larkfield.example', to: ['oda@hartigan.example'] };
@@ -15,6 +15,7 @@ async function counting(most: number) {
   let [open, highest, taken] = [0, 0, 0];
   server = new SMTPServer({
     authOptional: true,
+    closeTimeout: 100,
     disabledCommands: ['AUTH', 'STARTTLS'],
     onConnect(_, done) {
       if (open === most) return done(Object.assign(new Error('Too many of you'), { responseCode: 421 }));

@@ -1,4 +1,5 @@
-import { MailConnection, type Envelope, type HandOver, type MailServer } from './mailConnection';
+import { MailConnection, type Envelope, type HandOver } from './mailConnection';
+import type { MailServer } from './mailServer';
 
 /** A connection that was not used for so long is closed, in milliseconds. */
 const IDLE = 10_000;
@@ -44,9 +45,11 @@ export class MailConnections {
     return this.handOver(envelope, message, beforeContent);
   }
 
-  /** Closes what was not used lately. */
-  closeIdle(): void {
-    if (this.#used === 0 && Date.now() - this.#lastUsed > IDLE) this.#close();
+  /** Closes what was not used lately. Gives whether nothing is open. */
+  closeIdle(): boolean {
+    if (this.#used > 0 || Date.now() - this.#lastUsed <= IDLE) return false;
+    this.#close();
+    return true;
   }
 
   /** Refuses what has not begun; what has goes on. */

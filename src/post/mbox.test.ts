@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { inMbox, messagesIn } from './mbox';
+import { inMbox, messagesIn, messagesOf } from './mbox';
 
 const AT = { from: 'oda@hartigan.example', at: new Date('2026-11-05T09:00:00Z') };
 const message = (words: string) => Buffer.from(`Subject: x\n\n${words}\n`);
@@ -34,4 +34,37 @@ describe('a mailbox file', () => {
     const file = Buffer.from('From a b\n\n'.repeat(200_000));
     expect(messagesIn(file, 100)).toHaveLength(100);
   });
+
+  it('of any size gives the same as it is read, wherever its pieces are cut', async () => {
+    const line = fc.constantFrom('From here', '>From there', 'words', '', 'From ', '\r', 'ü');
+    const files = fc.array(line, { maxLength: 12 }).map((lines) => Buffer.from(lines.join('\n')));
+    await fc.assert(
+      fc.asyncProperty(files, fc.integer({ min: 1, max: 9 }), async (file, size) => {
+        expect(await all(piecesOf(file, size), 1_000)).toEqual(file.length ? messagesIn(file, 100) : []);
+      }),
+      { numRuns: 1_000 },
+    );
+  });
+
+  it('has nothing of what is too large, and the rest', async () => {
+    const large = message(`${'x'.repeat(70)}\n`.repeat(1_000));
+    const file = Buffer.concat([message('one'), large, message('two')].map((one) => inMbox(one, AT)));
+    const found = await all(piecesOf(file, 1_000), 10_000);
+    expect(found.map((one) => one?.toString().trimEnd())).toEqual([
+      message('one').toString().trimEnd(),
+      undefined,
+      message('two').toString().trimEnd(),
+    ]);
+    expect(await all(piecesOf(large, 1_000), 10_000)).toEqual([undefined]);
+  });
 });
+
+async function* piecesOf(file: Buffer, size: number): AsyncGenerator<Buffer> {
+  for (let at = 0; at < file.length; at += size) yield file.subarray(at, at + size);
+}
+
+async function all(chunks: AsyncIterable<Buffer>, largest: number): Promise<(Buffer | undefined)[]> {
+  const found: (Buffer | undefined)[] = [];
+  for await (const one of messagesOf(chunks, largest)) found.push(one);
+  return found;
+}

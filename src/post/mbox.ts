@@ -32,6 +32,48 @@ export function messagesIn(file: Buffer, most: number): Buffer[] {
   return found;
 }
 
+/**
+ * The messages of a mailbox file of any size, or the one that a file is, as it is read.
+ * @param largest of one with more bytes nothing is given
+ */
+export async function* messagesOf(
+  chunks: AsyncIterable<Buffer>,
+  largest: number,
+): AsyncGenerator<Buffer | undefined> {
+  let open = Buffer.alloc(0);
+  let isTooLarge = false;
+  let isMbox: boolean | undefined;
+  const one = (): [] | [Buffer | undefined] => {
+    const head = isMbox ? open.indexOf('\n') : -1;
+    if (isTooLarge) {
+      isTooLarge = false;
+      return [undefined];
+    }
+    if (!isMbox) return [open];
+    return head < 0 ? [] : [withoutMarks(open.subarray(head + 1))];
+  };
+  for await (const chunk of chunks) {
+    // A line may be cut where the file is.
+    let from = Math.max(0, open.length - SEPARATOR.length - 2);
+    open = Buffer.concat([open, chunk]);
+    if (isMbox === undefined && open.length >= BEGINS.length)
+      isMbox = open.subarray(0, BEGINS.length).equals(BEGINS);
+    for (let next = isMbox ? nextSeparator(open, from) : -1; next >= 0; next = nextSeparator(open, from)) {
+      const rest = open.subarray(next);
+      open = open.subarray(0, next);
+      yield* one();
+      open = rest;
+      from = 0;
+    }
+    if (open.length > largest) {
+      isTooLarge = true;
+      // What tells where the next one begins may have begun.
+      open = open.subarray(open.length - SEPARATOR.length - 2);
+    }
+  }
+  if (open.length > 0) yield* one();
+}
+
 /** Where the next message begins, behind an empty line; -1: there is none. */
 function nextSeparator(file: Buffer, from: number): number {
   for (let at = file.indexOf(SEPARATOR, from); at >= 0; at = file.indexOf(SEPARATOR, at + 1)) {

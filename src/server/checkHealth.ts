@@ -22,7 +22,7 @@ export async function checkHealth(): Promise<Health> {
       mailServer:
         troubles.length === 0
           ? 'takes letters'
-          : troubles[0]!.sender === ''
+          : troubles.some(({ account_id, sender }) => account_id === null && sender === '')
             ? 'takes none'
             : 'takes none of some senders',
     };

@@ -1,6 +1,7 @@
 import { simpleParser } from 'mailparser';
+import { SMTPServer } from 'smtp-server';
 import { describe, expect, it } from 'vitest';
-import { answerTo, reportOf, written } from './asClient';
+import { answerTo, deliver, reportOf, written } from './asClient';
 import type { Letter } from './letters';
 
 const LETTER: Letter = {
@@ -76,4 +77,23 @@ describe('a server', () => {
     expect(mail.text).toContain('<oda@hartigan.example>: 550 5.1.1 No such mailbox here');
     expect(mail.attachments).toEqual([]);
   });
+});
+
+it('what is not taken when it is brought is said', async () => {
+  let answer: Error | null = Object.assign(new Error('Come again'), { responseCode: 451 });
+  const server = new SMTPServer({
+    lmtp: true,
+    disabledCommands: ['AUTH', 'STARTTLS'],
+    logger: false,
+    onData(stream, _, done) {
+      stream.resume().on('end', () => done(null, [answer] as never));
+    },
+  });
+  await new Promise<void>((listening) => server.listen(0, '127.0.0.1', listening));
+  const incoming = (server.server.address() as { port: number }).port;
+  const brought = { to: 'imke@larkfield.example', raw: Buffer.from('Subject: x\r\n\r\nx\r\n') };
+  await expect(deliver(brought, { incoming })).rejects.toThrow('Come again');
+  answer = null;
+  await deliver(brought, { incoming });
+  await new Promise<void>((closed) => server.close(closed));
 });

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { createTransport } from 'nodemailer';
 import MailComposer from 'nodemailer/lib/mail-composer';
+import type { Dovecot } from '../imap/startDovecot';
 import type { Letter } from './letters';
 
 /** How whoever got a letter answers it. */
@@ -17,6 +18,8 @@ export interface Answer {
   unmarked?: boolean;
   /** with the letter's words below */
   quotes?: boolean;
+  /** it is brought to nobody: it lies in the mailbox until that is read */
+  onlyMailbox?: boolean;
 }
 
 /** What a server says of a letter that it has taken. */
@@ -114,7 +117,7 @@ function built(message: ConstructorParameters<typeof MailComposer>[0]): Promise<
 }
 
 /** Brings a message to where the business takes mail in (LMTP). @throws Error where it is not taken */
-export async function bring({ to, raw }: Brought, port: number): Promise<void> {
+async function bring({ to, raw }: Brought, port: number): Promise<void> {
   const transport = createTransport({
     host: '127.0.0.1',
     port,
@@ -122,8 +125,50 @@ export async function bring({ to, raw }: Brought, port: number): Promise<void> {
     ignoreTLS: true,
   } as Parameters<typeof createTransport>[0]);
   try {
-    await transport.sendMail({ envelope: { from: 'post@post.example', to }, raw });
+    const { rejectedErrors: [refused] = [] } = await transport.sendMail({
+      envelope: { from: 'post@post.example', to },
+      raw,
+    });
+    // By LMTP each reader has an answer of its own (RFC 2033, 4.2): a refusal is no error of the sending.
+    if (refused) throw refused;
   } finally {
     transport.close();
   }
 }
+
+/** Where what is written to the business goes. */
+export interface ToBusiness {
+  /** the port at which it takes mail in */
+  incoming: number;
+  /** its mailboxes as mail programs read them; undefined: there is no Dovecot on this machine */
+  imap?: Dovecot | undefined;
+}
+
+/**
+ * Puts a message into the mailbox of whoever of the business it is to, and brings it to where the business takes mail in.
+ * @param onlyMailbox it is not brought
+ */
+export async function deliver(
+  { to, raw }: Brought,
+  { incoming, imap }: ToBusiness,
+  onlyMailbox = false,
+): Promise<void> {
+  if (onlyMailbox && !imap) throw new Error(NO_DOVECOT);
+  // “imke+r…@” is Imke's.
+  await imap?.put(to.replace(/\+[^@]*(?=@)/, ''), 'inbox', raw);
+  if (!onlyMailbox) await bring({ to, raw }, incoming);
+}
+
+/** Somebody of the business writes in another mail program: it lies among what they have written. @returns the message */
+export async function writtenElsewhere(
+  message: { from: string; to: string; subject?: string; text?: string; answers?: string },
+  { imap }: ToBusiness,
+): Promise<Buffer> {
+  if (!imap) throw new Error(NO_DOVECOT);
+  const { answers, ...rest } = message;
+  const raw = await built({ ...rest, ...(answers ? { inReplyTo: answers, references: answers } : {}) });
+  await imap.put(addressIn(message.from), 'sent', raw);
+  return raw;
+}
+
+const NO_DOVECOT = 'There is no Dovecot on this machine (dovecot-imapd of Debian’s packages).';

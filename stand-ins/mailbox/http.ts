@@ -1,26 +1,37 @@
 import { createServer, type IncomingMessage, type Server, type ServerResponse } from 'node:http';
 import type { Attachment } from 'mailparser';
-import { answerTo, bring, reportOf, written, type Answer, type Report } from './asClient';
+import {
+  answerTo,
+  deliver,
+  reportOf,
+  written,
+  writtenElsewhere,
+  type Answer,
+  type Report,
+  type ToBusiness,
+} from './asClient';
 import { contentOf } from './attachmentsIn';
+import { showPictures } from './showPictures';
 import type { Letters } from './letters';
 import { letterPage, listPage } from './page';
 
 /**
  * The mailbox's pages, and an interface for tests:
  * GET /letters?to=ADDRESS · DELETE /letters · POST /refuse {code, words, times, to} · POST /delay {milliseconds} ·
- * POST /away {milliseconds}: nothing answers by SMTP for so long · POST /letters/N/answer, its reader answers ·
- * POST /letters/N/report, a server says what became of it · POST /write {from, to, subject, text}, somebody writes.
+ * POST /cut {times}: the line breaks in the middle of the next letters · POST /away {milliseconds}: nothing answers by SMTP for so
+ * long · POST /letters/N/answer, its reader answers · POST /letters/N/open, their mail program shows it with its pictures ·
+ * POST /letters/N/report, a server says what became of it · POST /write {from, to, subject, text, onlyMailbox}, somebody writes ·
+ * POST /elsewhere {from, to, subject, text, answers}, somebody of the business writes in another mail program.
  * It sets no cookies, as ports share them.
- * @param incoming the port at which the business takes mail in
  */
 export function startHttp(
   letters: Letters,
-  { port, incoming }: { port: number; incoming: number },
+  { port, ...business }: { port: number } & ToBusiness,
   away: (milliseconds: number) => void,
 ): Server {
   const server = createServer((request, response) => {
     if (!isFromHere(request)) return send(response, 403, { error: 'This is not for other sites.' });
-    answer(letters, away, incoming, request, response).catch((error: Error) =>
+    answer(letters, away, business, request, response).catch((error: Error) =>
       send(response, 400, { error: error.message }),
     );
   });
@@ -31,16 +42,17 @@ export function startHttp(
 async function answer(
   letters: Letters,
   away: (milliseconds: number) => void,
-  incoming: number,
+  business: ToBusiness,
   request: IncomingMessage,
   response: ServerResponse,
 ): Promise<void> {
   const url = new URL(request.url ?? '/', 'http://mailbox');
   const route = `${request.method} ${url.pathname}`;
   const letter = letters.find(
-    Number(/^\/letters\/(\d+)(?:\/html|\/answer|\/report|\/files\/\d+)?$/.exec(url.pathname)?.[1]),
+    Number(/^\/letters\/(\d+)(?:\/html|\/answer|\/open|\/report|\/files\/\d+)?$/.exec(url.pathname)?.[1]),
   );
-  if (route === 'GET /') return page(response, listPage(letters, url.searchParams.get('to') ?? undefined));
+  if (route === 'GET /')
+    return page(response, listPage(letters, url.searchParams.get('to') ?? undefined, business.imap?.port));
   if (route === 'GET /letters')
     return send(
       response,
@@ -52,7 +64,8 @@ async function answer(
   const place = /\/files\/(\d+)$/.exec(url.pathname)?.[1];
   const file = letter && place !== undefined ? await contentOf(letter.raw, Number(place)) : undefined;
   if (request.method === 'GET' && file) return download(response, file);
-  if (request.method === 'GET' && letter && place === undefined) return page(response, letterPage(letter));
+  if (request.method === 'GET' && letter && place === undefined)
+    return page(response, letterPage(letter, business.imap !== undefined));
   if (route === 'DELETE /letters') {
     letters.clear();
     return send(response, 200, {});
@@ -61,27 +74,46 @@ async function answer(
     const { code = 450, words = 'Try again later', times = 1, to } = await body(request);
     const refusal = { code: Number(code), words: String(words), ...(to ? { to: String(to) } : {}) };
     letters.refuseNext(refusal, Number(times));
-    return send(response, 200, {});
+    return done(request, response);
+  }
+  if (route === 'POST /cut') {
+    letters.cutNext(Number((await body(request)).times ?? 1));
+    return done(request, response);
   }
   if (route === 'POST /away') {
     away(Number((await body(request)).milliseconds ?? 0));
-    return send(response, 200, {});
+    return done(request, response);
   }
   if (request.method === 'POST' && letter && url.pathname.endsWith('/answer')) {
-    await bring(await answerTo(letter, await body<Answer>(request)), incoming);
+    const { file, ...given } = await body<Answer & { file?: string }>(request);
+    if (file) given.files = [{ name: file, content: 'What they send along.' }];
+    await deliver(await answerTo(letter, given), business, given.onlyMailbox);
+    return done(request, response);
+  }
+  if (request.method === 'POST' && letter && url.pathname.endsWith('/open')) {
+    await showPictures(letter);
     return done(request, response);
   }
   if (request.method === 'POST' && letter && url.pathname.endsWith('/report')) {
-    await bring(await reportOf(letter, await body<Report>(request)), incoming);
+    await deliver(await reportOf(letter, await body<Report>(request)), business);
     return done(request, response);
   }
   if (route === 'POST /write') {
-    await bring(await written(await body<{ from: string; to: string }>(request)), incoming);
+    const { onlyMailbox, ...message } = await body<Parameters<typeof written>[0] & { onlyMailbox?: boolean }>(
+      request,
+    );
+    await deliver(await written(message), business, onlyMailbox);
+    return done(request, response);
+  }
+  if (route === 'POST /elsewhere') {
+    const message = await body<Parameters<typeof writtenElsewhere>[0]>(request);
+    const raw = await writtenElsewhere(message, business);
+    await letters.take(raw, { from: message.from, to: [message.to] });
     return done(request, response);
   }
   if (route === 'POST /delay') {
     letters.delay = Number((await body(request)).milliseconds ?? 0);
-    return send(response, 200, {});
+    return done(request, response);
   }
   send(response, 404, { error: 'There is nothing here.' });
 }

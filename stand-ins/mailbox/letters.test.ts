@@ -84,9 +84,9 @@ it('nothing that a letter says becomes a page’s markup', () => {
   for (const page of [
     listPage(letters, undefined),
     listPage(letters, '<script>@x.example'),
-    letterPage(letters.find(1)!),
+    letterPage(letters.find(1)!, true),
   ]) {
     expect(page).not.toMatch(/<(?:script|img)/);
   }
-  expect(letterPage(letters.find(1)!)).toContain('<iframe sandbox ');
+  expect(letterPage(letters.find(1)!, true)).toContain('<iframe sandbox ');
 });

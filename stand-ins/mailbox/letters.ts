@@ -1,3 +1,7 @@
+import { createHash } from 'node:crypto';
+import { simpleParser } from 'mailparser';
+import { attachmentsIn } from './attachmentsIn';
+
 /** A letter as it lay in somebody's mailbox. */
 export interface Letter {
   id: number;
@@ -33,6 +37,7 @@ export class Letters {
   private count = 0;
   private length = 0;
   private refusals: Refusal[] = [];
+  private cuts = 0;
   delay = 0;
 
   add(letter: Omit<Letter, 'id'>): void {
@@ -40,6 +45,30 @@ export class Letters {
     this.length += letter.raw.length;
     while (this.kept.length > MOST || (this.length > LONGEST && this.kept.length > 1))
       this.length -= this.kept.shift()!.raw.length;
+  }
+
+  /** Reads a message, and adds it. @param envelope by whom it was handed over, and for whom */
+  async take(raw: Buffer, { from, to }: { from: string; to: string[] }): Promise<void> {
+    const parsed = await simpleParser(raw);
+    this.add({
+      receivedAt: new Date().toISOString(),
+      from: parsed.from?.text ?? '',
+      envelopeFrom: from,
+      to,
+      subject: parsed.subject ?? '',
+      text: parsed.text ?? '',
+      html: parsed.html || '',
+      headers: parsed.headerLines.map(({ key, line }) => ({
+        name: key,
+        value: line.replace(/^[^:]*:\s*/, ''),
+      })),
+      attachments: attachmentsIn(parsed).map(({ filename = 'file', size, content }) => ({
+        name: filename,
+        size,
+        sha256: createHash('sha256').update(content).digest('hex'),
+      })),
+      raw: raw.toString('utf8'),
+    });
   }
 
   list(address?: string): Letter[] {
@@ -61,7 +90,20 @@ export class Letters {
     this.kept = [];
     this.length = 0;
     this.refusals = [];
+    this.cuts = 0;
     this.delay = 0;
+  }
+
+  /** The connections of the next letters break while their content is on its way. */
+  cutNext(times: number): void {
+    this.cuts = times;
+  }
+
+  /** Whether this one's does. */
+  takeCut(): boolean {
+    if (this.cuts === 0) return false;
+    this.cuts--;
+    return true;
   }
 
   refuseNext(refusal: Refusal, times: number): void {

@@ -1,5 +1,8 @@
 // A stand-in for the world's mail: takes letters by SMTP on loopback and shows each address's mailbox as its owner
-// would see it. It delivers nothing anywhere.
+// would see it. It delivers nothing anywhere. Beside it a provider that gives programs no password, whose letters come here too,
+// and, where Dovecot is on this machine, the mailboxes of the business as mail programs read them (IMAP).
+import { hasDovecot, startDovecot } from '../imap/startDovecot';
+import { startProvider } from '../provider/startProvider';
 import { startHttp } from './http';
 import { Letters } from './letters';
 import { startSmtp } from './smtp';
@@ -11,15 +14,28 @@ const ports = {
   port: Number(process.env.MAILBOX_PORT ?? 3480),
   incoming: Number(process.env.INCOMING_PORT ?? 3424),
 };
-const http = startHttp(letters, ports, (milliseconds) => {
+const { PROVIDER_PORT, PROVIDER_SMTP_PORT, MAILBOX_IMAP_PORT } = process.env;
+const provider = PROVIDER_PORT ? startProvider(Number(PROVIDER_PORT)) : undefined;
+const byToken = provider && startSmtp(letters, Number(PROVIDER_SMTP_PORT), provider.grants);
+const imap =
+  MAILBOX_IMAP_PORT && hasDovecot()
+    ? await startDovecot(Number(MAILBOX_IMAP_PORT), {
+        ...(PROVIDER_PORT ? { introspection: `http://127.0.0.1:${PROVIDER_PORT}/introspect` } : {}),
+      }).catch((error: Error) => void console.error(error.message))
+    : undefined;
+const http = startHttp(letters, { ...ports, imap: imap || undefined }, (milliseconds) => {
   smtp.close(() => setTimeout(() => (smtp = listen()), milliseconds));
 });
 
 for (const signal of ['SIGTERM', 'SIGINT'] as const) {
   process.on(signal, () => {
     smtp.close(() => undefined);
-    http.close();
-    http.closeAllConnections();
-    setTimeout(() => process.exit(0), 200).unref();
+    byToken?.close(() => undefined);
+    void imap?.stop();
+    for (const server of [http, provider?.server]) {
+      server?.close();
+      server?.closeAllConnections();
+    }
+    setTimeout(() => process.exit(0), 500).unref();
   });
 }

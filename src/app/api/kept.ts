@@ -2,6 +2,7 @@ import type { Keeping } from '../../core/contract/records/keeping';
 
 const STATUS: Readonly<Record<Keeping<unknown>['result'], number>> = {
   kept: 200,
+  elsewhere: 200,
   overtaken: 409,
   gone: 404,
   wrong: 400,

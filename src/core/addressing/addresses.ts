@@ -52,3 +52,8 @@ export function asWordsOfHeader(value: string): string {
   if (value.includes('@') && isAddress(value)) return value;
   return /[^\p{L}\p{N}\p{M} ’'_-]/u.test(value) ? `"${value.replace(/["\\]/g, '\\$&')}"` : value;
 }
+
+/** What stands behind the @ of an address, in lower case. */
+export function domainOf(address: string): string {
+  return address.slice(address.lastIndexOf('@') + 1).toLowerCase();
+}

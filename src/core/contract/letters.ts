@@ -177,6 +177,8 @@ export interface AnswersWaiting {
   unknown: { letter: ShownLetter; asks: Asks }[];
   /** whether there are more of either */
   more: boolean;
+  /** the mailboxes from which nothing comes, in words */
+  unread: string[];
 }
 
 /** What somebody unknown seems to ask, as it is said: days in the business's form. */
@@ -217,4 +219,6 @@ export type EnquiryMadeAnswer = { key: string; error?: undefined } | (Refusal & 
 export interface Waiting {
   letters: number;
   why?: string;
+  /** it is the business’s own sending account that keeps them, or a member’s */
+  ofAccount?: boolean;
 }

@@ -38,6 +38,8 @@ export interface WritingAnswer {
   daysTaken?: boolean;
   /** the message that is to be answered, where it is asked for */
   answered?: AnsweredMessage;
+  /** what was last said to them and by them, in words; absent: nothing was */
+  lastSaid?: string;
   /** templates of which somebody is writing the next version; letters use the one before */
   reworded: { key: string; by: string; own: boolean }[];
   /** how the telephone numbers in the records are written in their countries */
@@ -79,6 +81,7 @@ export interface FirstLetter {
   /** whom one writes to, and from what */
   name: string;
   from: string;
+  lastSaid?: string;
 }
 
 /** The cookie in which a device tells which list of templates it has. */

@@ -1,8 +1,18 @@
 import { QueryTypes } from 'sequelize';
 import type { Database } from '../database';
 
-/** What is not taken out: what lets somebody in, what is on its way in, and what follows from the rest by itself. */
-const STAYS: readonly string[] = ['session', 'brought_rows', 'record_words', 'letter_words', 'file_room'];
+/** What is not taken out: what lets somebody in, here or elsewhere, what is on its way in, and what follows from the rest by itself. */
+const STAYS: readonly string[] = [
+  'session',
+  'sending_account',
+  'mailbox',
+  'mailbox_folder',
+  'signing_key',
+  'brought_rows',
+  'record_words',
+  'letter_words',
+  'file_room',
+];
 
 /** A table of a business's rows. */
 export interface ArchiveTable {

@@ -1,6 +1,6 @@
 import type { TemplateDocument } from '../../core/document/templateDocument';
 import type { Custom } from '../../core/records/recordsFile';
-import { json, key, maybe, moment, oneOf, or, text, texts, uuid, whole, yesNo } from '../column';
+import { date, json, key, maybe, moment, oneOf, or, text, texts, uuid, whole, yesNo } from '../column';
 
 export const MEMBER = {
   business_id: key(uuid()),
@@ -44,4 +44,13 @@ export const SIGNATURE = {
   is_default: or(yesNo(), false),
   version: or(whole(), 1),
   former_names: or(texts(), []),
+};
+
+/** Who wants a letter each morning with what waits. */
+export const MORNING_LETTER = {
+  business_id: key(uuid()),
+  member_id: key(uuid()),
+  hour: whole(),
+  last_on: maybe(date()),
+  again_at: or(moment(), new Date(0)),
 };

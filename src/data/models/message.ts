@@ -2,7 +2,22 @@ import type { CopyDocument } from '../../core/document/copyDocument';
 import type { Note } from '../../core/fill/filled';
 import type { LetterFacts } from '../../core/writing/factsOf';
 import type { Choices, Letter } from '../../core/writing/letter';
-import { date, given, json, key, maybe, moment, oneOf, or, text, texts, uuid, whole, yesNo } from '../column';
+import {
+  date,
+  given,
+  givenText,
+  json,
+  key,
+  maybe,
+  moment,
+  oneOf,
+  or,
+  text,
+  texts,
+  uuid,
+  whole,
+  yesNo,
+} from '../column';
 
 /** What can become of a letter that was written. */
 const BECAME = [
@@ -75,6 +90,7 @@ export const MESSAGE_RECIPIENT = {
   role: oneOf('to', 'copy', 'blind copy'),
   name: or(text(), ''),
   address: text(),
+  lower_address: maybe(givenText()),
   contact_id: maybe(uuid()),
 };
 

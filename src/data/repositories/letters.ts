@@ -1,4 +1,5 @@
 import { QueryTypes } from 'sequelize';
+import type { LetterNarrowing, NarrowingState } from '../../core/contract/letterNarrowing';
 import type { ShownLetter } from '../../core/contract/letters';
 import { NEEDS_SOMEBODY, TRIED_LONG } from '../../core/cures/cures';
 import type { Note } from '../../core/fill/filled';
@@ -80,18 +81,52 @@ export interface LetterFilter {
   forLater?: boolean;
   /** only what came in and waits, the longest first: from whoever is in the records, or from somebody unknown */
   waiting?: 'known' | 'unknown';
+  narrowing?: LetterNarrowing;
+  /** the moment that the times of it are counted from */
+  now?: Date;
 }
 
 const NEEDS = `and (message.settled_at is null and message.status in ('${NEEDS_SOMEBODY.join("', '")}')
   or message.status = 'going' and message.tries >= ${TRIED_LONG})`;
 
+const IN_STATE: Readonly<Record<NarrowingState, string>> = {
+  'needs somebody': NEEDS,
+  'waits for an answer': `and message.direction = 'in' and ${WAITS}`,
+  'for later': `and message.status = 'later'`,
+  'going out': `and message.status in ('going', 'held')`,
+  gone: `and message.status in ('sent', 'delivered', 'opened')`,
+  'came back': `and message.status in ('bounced', 'failed', 'may have arrived')`,
+  'came in': `and message.direction = 'in'`,
+};
+
+const OF_KEY = (table: 'member' | 'template') =>
+  `and message.${table}_id = (select id from ${table} one where one.business_id = $business_id and one.key = $${table})`;
+
+/** The conditions of a narrowing, with what they are told. */
+function narrowed({ state, member, template, time }: LetterNarrowing, now: Date): [string, object] {
+  const since = new Date(now.getTime() - (Number(time) || 365) * 86_400_000);
+  const conditions = [
+    state ? IN_STATE[state] : '',
+    member ? OF_KEY('member') : '',
+    template ? OF_KEY('template') : '',
+    time ? `and message.at ${time === 'before' ? '<' : '>='} $since` : '',
+  ].join(' ');
+  return [
+    conditions,
+    { ...(member ? { member } : {}), ...(template ? { template } : {}), ...(time ? { since } : {}) },
+  ];
+}
+
 /** Letters, newest first unless it is said otherwise. */
 export async function lettersOf(
   { sequelize }: Database,
   business_id: string,
-  { client_id, about, ids, after, needsSomebody = false, forLater = false, waiting }: LetterFilter,
+  filter: LetterFilter,
   most: number,
 ): Promise<KeptLetter[]> {
+  const { client_id, about, ids, after, needsSomebody = false, forLater = false, waiting } = filter;
+  const { narrowing = {}, now = new Date() } = filter;
+  const [alsoNarrowed, narrowedBy] = narrowed(narrowing, now);
   const conditions = [
     client_id === undefined ? '' : 'and message.client_id = $client_id',
     about === undefined ? '' : `and message.${about.kind}_id = $about_id`,
@@ -102,6 +137,7 @@ export async function lettersOf(
       : '',
     ids === undefined ? '' : 'and message.id = any($ids::uuid[])',
     after === undefined ? '' : 'and (message.at, message.sequence) < ($at::timestamptz, $sequence::bigint)',
+    alsoNarrowed,
   ].join(' ');
   const order = forLater ? 'order by message.goes_at' : waiting ? LONGEST_FIRST : NEWEST_FIRST;
   return sequelize.query<KeptLetter>(`${LETTERS} ${conditions} ${order} limit ${Math.floor(most)}`, {
@@ -111,6 +147,7 @@ export async function lettersOf(
       ...(about === undefined ? {} : { about_id: about.id }),
       ...(ids === undefined ? {} : { ids }),
       ...(after === undefined ? {} : { at: after[0], sequence: after[1] }),
+      ...narrowedBy,
     },
     type: QueryTypes.SELECT,
   });

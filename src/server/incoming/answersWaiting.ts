@@ -8,6 +8,7 @@ import { businessBook } from '../businessBook';
 import { connection } from '../connection';
 import { forMember } from '../forMember';
 import { showLetters } from '../letters/showLetters';
+import { unreadMailboxes } from '../mailboxes/mailboxState';
 import type { CurrentMember } from '../signIn/currentMember';
 
 /** So many of each stand on a page; the next follow when these are dealt with. */
@@ -27,6 +28,7 @@ export const answersWaiting = forMember(async (member: CurrentMember): Promise<A
     known: shown.slice(0, ofKnown),
     unknown: await withAsked(business_id, unknown.slice(0, MOST), shown.slice(ofKnown)),
     more: known.length > MOST || unknown.length > MOST,
+    unread: await unreadMailboxes(member),
   };
 });
 

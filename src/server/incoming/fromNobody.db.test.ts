@@ -30,6 +30,7 @@ async function taken(more: Record<string, string | undefined>, body: string) {
     imke.business_id,
     await readOriginal(message(more, body)),
     new Date('2026-11-25T09:00:00Z'),
+    { by: 'server' },
   );
   return (became as { message: string }).message;
 }

@@ -1,10 +1,9 @@
 import { SMTPServer, type SMTPServerDataStream } from 'smtp-server';
+import { LARGEST_MESSAGE } from '../../core/incoming/largestMessage';
 import { now } from '../clock';
 import { businessesOf } from './businessesOf';
 import { readOriginal, takeMail, type Original } from './takeMail';
 
-/** A message of more bytes is refused: no letter of ours has files of more (core/files/limits), and theirs are like it. */
-const LARGEST = 45_000_000;
 /** So many connections at once; others are asked to come again. */
 const MOST_AT_ONCE = 20;
 /** So many messages are read at once, as each is held whole. */
@@ -29,7 +28,7 @@ export async function startIncoming(
     authOptional: true,
     disabledCommands: ['AUTH', 'STARTTLS'],
     disableReverseLookup: true,
-    size: LARGEST,
+    size: LARGEST_MESSAGE,
     maxClients: MOST_AT_ONCE,
     logger: false,
     onRcptTo({ address }, _session, done) {
@@ -71,9 +70,9 @@ async function take(stream: SMTPServerDataStream, readers: readonly string[]): P
   for await (const chunk of stream as AsyncIterable<Buffer>) {
     length += chunk.length;
     // What is too large is heard to its end, and not kept.
-    if (length <= LARGEST) chunks.push(chunk);
+    if (length <= LARGEST_MESSAGE) chunks.push(chunk);
   }
-  if (length > LARGEST) return readers.map(() => refusal(552, '5.3.4 It is too large'));
+  if (length > LARGEST_MESSAGE) return readers.map(() => refusal(552, '5.3.4 It is too large'));
   const original = await readOriginal(Buffer.concat(chunks));
   const answers: (string | Error)[] = [];
   for (const reader of readers)
@@ -84,7 +83,7 @@ async function take(stream: SMTPServerDataStream, readers: readonly string[]): P
 async function takeFor(reader: string, original: Original): Promise<string | Error> {
   const [business] = await businessesOf(reader, original.read.mail);
   if (business === undefined) return refusal(550, '5.1.1 It does not tell for whom it is');
-  const { result } = await takeMail(business, original, new Date(now()));
+  const { result } = await takeMail(business, original, new Date(now()), { by: 'server' });
   return result === 'no room' ? refusal(452, '4.2.2 There is no room for it now') : 'Taken';
 }
 

@@ -17,7 +17,7 @@ const AT = new Date('2026-11-25T09:00:00Z');
 const INVOICE = stableId('message', 'm-invoice-59');
 const INVOICE_ID = 'm-invoice-59@larkfield.example';
 
-const take = async (raw: Buffer) => takeMail(imke.business_id, await readOriginal(raw), AT);
+const take = async (raw: Buffer) => takeMail(imke.business_id, await readOriginal(raw), AT, { by: 'server' });
 const taken = async (raw: Buffer) => {
   const became = await take(raw);
   if (became.result !== 'taken') throw new Error(became.result);

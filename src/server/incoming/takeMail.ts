@@ -12,6 +12,7 @@ import {
   type CameIn,
 } from '../../data/repositories/incoming/keepIncoming';
 import { messageOfSigns, type KnownMessage } from '../../data/repositories/incoming/messageOfSigns';
+import { noteFoundSent } from '../../data/repositories/incoming/noteDelivery';
 import { ownAddress } from '../../data/repositories/incoming/ownAddress';
 import { clientOfAddress } from '../../data/repositories/startingRecords';
 import { cleanHtml } from '../../post/reading/cleanHtml';
@@ -27,6 +28,8 @@ export type Taken =
   | { result: 'noted'; letters: string[] }
   /** it is here already, or is a letter of the business's own that came round */
   | { result: 'known' }
+  /** it is none of the business's matters, and stays in the mailbox that it was read in; or a program wrote it in its own name */
+  | { result: 'left' }
   /** the files of the business fill their room: it has to be brought again */
   | { result: 'no room' };
 
@@ -42,23 +45,31 @@ export async function readOriginal(raw: Buffer): Promise<Original> {
   return { raw, sha256: createHash('sha256').update(raw).digest('hex'), read: await readMail(raw) };
 }
 
+/** Where a message came from, which tells what may be believed of it. */
+export type Whence =
+  /** a mail server has brought it for an address of the business: anybody can write any sender into it */
+  | { by: 'server' }
+  /** a member has brought it in a file: what is from an address of the business was written there elsewhere */
+  | { by: 'file' }
+  /** it lay in a mailbox that is read, of a member or (null) of the business: among what came, or among what its owner has written */
+  | { by: 'mailbox'; folder: 'inbox' | 'sent'; member_id: string | null };
+
 /**
  * Takes a message in for a business: matched to the letter, the client and the job that it is about; once, however often and by however
- * many it is brought. All of it is kept or nothing.
+ * many it is brought. All of it is kept or nothing. Of a mailbox is taken what its business is concerned with: what was written there to
+ * somebody in no record is its owner's own matter, and what a program has sent to many stays there.
  * @param at when it came
- * @param ownToo what is from the business's own address was written by it elsewhere: only where it comes from a mailbox of theirs, as anybody
- * can write any address into a message
  */
 export async function takeMail(
   business_id: string,
   original: Original,
   at: Date,
-  { ownToo = false } = {},
+  whence: Whence,
 ): Promise<Taken> {
-  return connection().inBusiness(business_id, () => take(business_id, original, at, ownToo));
+  return connection().inBusiness(business_id, () => take(business_id, original, at, whence));
 }
 
-async function take(business_id: string, original: Original, at: Date, ownToo: boolean): Promise<Taken> {
+async function take(business_id: string, original: Original, at: Date, whence: Whence): Promise<Taken> {
   const database = connection();
   const { raw, sha256, read } = original;
   const { mail } = read;
@@ -66,7 +77,22 @@ async function take(business_id: string, original: Original, at: Date, ownToo: b
   const sameId =
     mail.messageId === undefined ? undefined : await fromOfMessage(database, business_id, mail.messageId);
   // One that was written down without its sender is told by its id alone.
-  if (sameId === from || sameId === '') return { result: 'known' };
+  if (sameId === from || sameId === '') {
+    if (whence.by === 'mailbox' && whence.folder === 'sent')
+      await noteFoundSent(database, business_id, mail.messageId!, at);
+    return { result: 'known' };
+  }
+  const about = await messageOfSigns(database, business_id, letterSigns(mail));
+  const kind = kindOfMail(mail);
+  const isAutomatic = kind.is === 'other' && kind.automatic;
+  // What the application itself writes to members comes round.
+  if (isAutomatic && (await ownAddress(database, business_id, from))) return { result: 'left' };
+  const writer = await writerOf(business_id, from, whence);
+  const recipients = recipientsOf(mail);
+  // Whose it is tells whoever is on the other side.
+  const others = writer ? recipients.map(({ address }) => address) : [from];
+  const client = about?.message.client_id ? undefined : await clientAmong(business_id, others);
+  if (whence.by === 'mailbox' && !about && !client && (writer || isAutomatic)) return { result: 'left' };
   if ((await roomLeftTo(business_id)) < 2 * raw.length) return { result: 'no room' };
   const which = { business_id, id: randomUUID() };
   // A Message-ID alone may be another's: whoever has seen it could keep their message from being taken.
@@ -77,23 +103,17 @@ async function take(business_id: string, original: Original, at: Date, ownToo: b
     { sha256, media_type: 'message/rfc822', content: raw },
   );
   if (!isNew) return { result: 'known' };
-  const about = await messageOfSigns(database, business_id, letterSigns(mail));
-  const kind = kindOfMail(mail);
   if (kind.is === 'delivery report') {
     const letters = await noteReport(business_id, kind.deliveries, about?.message, at);
     const letter_id = letters[0] ?? null;
     await tieIncoming(database, which, { sign: about?.sign ?? null, letter_id, message_id: null });
     return { result: 'noted', letters };
   }
-  const writer = ownToo ? await ownAddress(database, business_id, from) : undefined;
-  const recipients = recipientsOf(mail);
-  // Whose it is tells whoever is on the other side.
-  const others = writer ? recipients.map(({ address }) => address) : [from];
-  const client = about?.message.client_id ? undefined : await clientAmong(business_id, others);
   const id = randomUUID();
   const message = {
     ...words(read),
     ...ties(about?.message, client?.id),
+    ...(!about && whence.by === 'mailbox' ? { member_id: whence.member_id } : {}),
     business_id,
     id,
     message_id: mail.messageId && sameId === undefined ? kept(mail.messageId) : `${sha256}@incoming`,
@@ -105,7 +125,7 @@ async function take(business_id: string, original: Original, at: Date, ownToo: b
     await tieIncoming(database, which, { sign: about?.sign ?? null, letter_id: null, message_id: id });
     return { result: 'taken', message: id };
   }
-  const came_as = kind.is === 'other' && kind.automatic ? 'automatic' : kind.is;
+  const came_as = isAutomatic ? 'automatic' : kind.is;
   await keepCameIn(database, { message: { ...message, came_as }, ...along });
   await tieIncoming(database, which, {
     sign: about?.sign ?? (client ? 'address' : null),
@@ -113,6 +133,19 @@ async function take(business_id: string, original: Original, at: Date, ownToo: b
     message_id: id,
   });
   return { result: 'taken', message: id };
+}
+
+/** Who of the business has written it in another mail program. Undefined: it came to the business. */
+async function writerOf(
+  business_id: string,
+  from: string,
+  whence: Whence,
+): Promise<{ member_id: string | null } | undefined> {
+  const isSent = whence.by === 'mailbox' && whence.folder === 'sent';
+  if (whence.by !== 'file' && !isSent) return undefined;
+  const own = await ownAddress(connection(), business_id, from);
+  // What lies among the sent ones was written by its owner, whatever name they wrote under.
+  return own ?? (isSent ? { member_id: whence.member_id } : undefined);
 }
 
 /** The client of the first of some addresses that is in the records. */

@@ -1,6 +1,8 @@
 import { searchForms } from '../../core/searching/searchWays';
 import { foundLetters, lettersOf, type KeptLetter } from '../../data/repositories/letters';
 import { localeOfBusiness } from '../../data/repositories/localeOfBusiness';
+import { isNarrowed, type LetterNarrowing } from '../../core/contract/letterNarrowing';
+import { now } from '../clock';
 import { connection } from '../connection';
 import { forMember } from '../forMember';
 
@@ -8,10 +10,16 @@ import { forMember } from '../forMember';
 const MOST = 50;
 const MOST_WORDS = 12;
 
+/** Of so many that have the words those are told that a narrowing leaves. */
+const MOST_NARROWED = 2000;
+
 /** The newest letters whose subject, words, sender, client or readers have all of some words. */
-export const findLetters = forMember(async ({ business_id }, find: string): Promise<KeptLetter[]> => {
-  const database = connection();
-  const wanted = searchForms(find, await localeOfBusiness(database, business_id)).slice(0, MOST_WORDS);
-  const ids = await foundLetters(database, wanted, MOST);
-  return ids.length ? lettersOf(database, business_id, { ids }, MOST) : [];
-});
+export const findLetters = forMember(
+  async ({ business_id }, find: string, narrowing: LetterNarrowing = {}): Promise<KeptLetter[]> => {
+    const database = connection();
+    const wanted = searchForms(find, await localeOfBusiness(database, business_id)).slice(0, MOST_WORDS);
+    const ids = await foundLetters(database, wanted, isNarrowed(narrowing) ? MOST_NARROWED : MOST);
+    if (ids.length === 0) return [];
+    return lettersOf(database, business_id, { ids, narrowing, now: new Date(now()) }, MOST);
+  },
+);

@@ -1,5 +1,7 @@
 import { lettersOf, type KeptLetter } from '../../data/repositories/letters';
 import { unlessNoPlace } from '../../data/repositories/lists/listPages';
+import { isNarrowed, type LetterNarrowing } from '../../core/contract/letterNarrowing';
+import { now } from '../clock';
 import { connection } from '../connection';
 import { forMember } from '../forMember';
 import { placeInList, readPlace } from '../lists/placeInList';
@@ -17,29 +19,37 @@ export interface PostPage {
 }
 
 /**
- * What needs somebody, however old; what came in and waits to be answered; what waits for its hour, the soonest first; then what is going,
+ * Letters that are narrowed by something, newest first, piece by piece; of all of them first what needs somebody, however old; what came in and waits to be answered; what waits for its hour, the soonest first; then what is going,
  * gone, come back and come in, newest first, piece by piece.
  * @throws NoSuchPlace
  */
-export const post = forMember(async ({ business_id }, after?: string): Promise<PostPage> => {
-  const place = readPlace(after);
-  const database = connection();
-  const before = place
-    ? []
-    : [
-        ...(await lettersOf(database, business_id, { needsSomebody: true }, MOST_FIRST)),
-        ...(await lettersOf(database, business_id, { waiting: 'known' }, MOST_FIRST)),
-        ...(await lettersOf(database, business_id, { waiting: 'unknown' }, MOST_FIRST)),
-        ...(await lettersOf(database, business_id, { forLater: true }, MOST_FIRST)),
-      ];
-  const newest = await unlessNoPlace(
-    lettersOf(database, business_id, place ? { after: place.at } : {}, PAGE + 1),
-  );
-  const first = new Set(before.map(({ id }) => id));
-  const shown = newest.slice(0, PAGE);
-  const last = newest.length > PAGE ? shown.at(-1) : undefined;
-  return {
-    letters: [...before, ...shown.filter(({ id }) => !first.has(id))],
-    ...(last ? { next: placeInList({ segment: 0, at: last.place }) } : {}),
-  };
-});
+export const post = forMember(
+  async ({ business_id }, after?: string, narrowing: LetterNarrowing = {}): Promise<PostPage> => {
+    const place = readPlace(after);
+    const database = connection();
+    const before =
+      place || isNarrowed(narrowing)
+        ? []
+        : [
+            ...(await lettersOf(database, business_id, { needsSomebody: true }, MOST_FIRST)),
+            ...(await lettersOf(database, business_id, { waiting: 'known' }, MOST_FIRST)),
+            ...(await lettersOf(database, business_id, { waiting: 'unknown' }, MOST_FIRST)),
+            ...(await lettersOf(database, business_id, { forLater: true }, MOST_FIRST)),
+          ];
+    const newest = await unlessNoPlace(
+      lettersOf(
+        database,
+        business_id,
+        { narrowing, now: new Date(now()), ...(place ? { after: place.at } : {}) },
+        PAGE + 1,
+      ),
+    );
+    const first = new Set(before.map(({ id }) => id));
+    const shown = newest.slice(0, PAGE);
+    const last = newest.length > PAGE ? shown.at(-1) : undefined;
+    return {
+      letters: [...before, ...shown.filter(({ id }) => !first.has(id))],
+      ...(last ? { next: placeInList({ segment: 0, at: last.place }) } : {}),
+    };
+  },
+);

@@ -66,7 +66,9 @@ it('an answer goes on in the thread, with their words below, and is answered to 
     { 'Message-ID': '<second@hartigan.example>', 'In-Reply-To': `<${mail.messageId}>`, To: replyTo },
     'Good.\n',
   );
-  const taken = await takeMail(imke.business_id, await readOriginal(raw), new Date('2026-11-25T09:00:00Z'));
+  const taken = await takeMail(imke.business_id, await readOriginal(raw), new Date('2026-11-25T09:00:00Z'), {
+    by: 'server',
+  });
   const second = await answered((taken as { message: string }).message);
   expect(second.mail.inReplyTo).toEqual(['second@hartigan.example']);
   expect([...second.mail.references].reverse()).toEqual([

@@ -6,7 +6,7 @@ import {
   type Claim,
   type TryOutcome,
 } from '../../data/repositories/sending/outgoing';
-import { noteTrouble } from '../../data/repositories/sending/sendingTrouble';
+import { noteTrouble, type SendingTrouble } from '../../data/repositories/sending/sendingTrouble';
 import { now } from '../clock';
 import { gather } from './gather';
 
@@ -44,9 +44,9 @@ export class Ledger {
     await written(() => releaseClaim(this.#database, claim, tried));
   }
 
-  /** The server takes nothing from a sender, or from nobody (''). */
-  async trouble(sender: string, words: string, trial: boolean): Promise<void> {
-    await written(() => noteTrouble(this.#database, sender, words, trial));
+  /** A server takes nothing from a sender, or from nobody. */
+  async trouble(trouble: SendingTrouble, words: string, trial: boolean): Promise<void> {
+    await written(() => noteTrouble(this.#database, trouble, words, trial));
   }
 }
 

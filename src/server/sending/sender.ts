@@ -1,20 +1,28 @@
 import { randomUUID } from 'node:crypto';
 import type { Database } from '../../data/database';
 import { holdLateLetters } from '../../data/repositories/sending/lateLetters';
-import { claimLetters, type OutgoingLetter } from '../../data/repositories/sending/outgoing';
+import { claimLetters, SERVER, type OutgoingLetter } from '../../data/repositories/sending/outgoing';
 import { recogniseDatabase } from '../../data/repositories/sending/ownMark';
-import { endTrouble, takeTrial, tryAllAgain } from '../../data/repositories/sending/sendingTrouble';
+import { claimPaced, pacedAccounts } from '../../data/repositories/sending/pacedLetters';
+import {
+  endTrouble,
+  takeTrial,
+  tryAllAgain,
+  type SendingTrouble,
+} from '../../data/repositories/sending/sendingTrouble';
 import { dismissWorker, seeWorker } from '../../data/repositories/sending/workers';
-import type { MailServer } from '../../post/mailConnection';
-import { MailConnections } from '../../post/mailConnections';
+import type { MailServer } from '../../post/mailServer';
 import { now } from '../clock';
 import { Ledger } from './ledger';
 import { tryLetter, type SendingMeans } from './tryLetter';
+import { WaysOut } from './waysOut';
 
-/** How many letters go at once, each over a connection of its own; fewer where the server wants that. */
-const CONNECTIONS = 16;
-/** How many are in hand, so that no connection waits for the database. */
+/** How many letters to the application's own server are in hand, so that no connection waits for the database. */
 const IN_HAND = 64;
+/** An account of which so many are in hand is left alone meanwhile. */
+const OF_ACCOUNT = 8;
+/** And so many of all: a slow server keeps nobody else's waiting before that. */
+const MOST_IN_HAND = 256;
 /** How often letters are looked for while there are none, in milliseconds. */
 const LOOK = 400;
 /** How often it is said that this worker is alive, and what has become late is held. */
@@ -28,6 +36,8 @@ export class Sender {
   readonly #database: Database;
   readonly #sending: SendingMeans;
   readonly #inHand = new Set<Promise<void>>();
+  /** how many of them leave by each account */
+  readonly #ofAccount = new Map<string, number>();
   #id = randomUUID();
   #looked = 0;
   /** what it claimed and could not write the end of, another may take up */
@@ -40,7 +50,7 @@ export class Sender {
     this.#sending = {
       database,
       ledger: new Ledger(database),
-      connections: new MailConnections(server, CONNECTIONS),
+      waysOut: new WaysOut(database, server),
     };
   }
 
@@ -62,7 +72,7 @@ export class Sender {
   /** Ends after the letters that the server is taking. */
   stop(): void {
     this.#stopping = true;
-    this.#sending.connections.stop();
+    this.#sending.waysOut.stop();
     this.#wake();
   }
 
@@ -75,41 +85,61 @@ export class Sender {
 
   async #end(): Promise<void> {
     await Promise.all(this.#inHand);
-    this.#sending.connections.stop();
+    this.#sending.waysOut.stop();
     await keepOn(() => dismissWorker(this.#database, this.#id));
   }
 
-  /** Takes letters in hand that are due, and waits for the first to be done. Gives whether there may be more. */
+  /** Takes letters in hand that are due, and waits until one is done or it is time to look again. Gives whether there may be more. */
   async #sendWhatIsDue(): Promise<boolean> {
-    if (Date.now() - this.#looked >= LOOK) {
+    const looks = Date.now() - this.#looked >= LOOK;
+    if (looks) {
       this.#looked = Date.now();
-      const sender = await takeTrial(this.#database);
-      if (sender !== undefined) await this.#tryTrouble(sender);
+      const trouble = await takeTrial(this.#database);
+      if (trouble) await this.#tryTrouble(trouble);
+      for (const account of await pacedAccounts(this.#database))
+        this.#takeInHand(await claimPaced(this.#database, this.#id, account));
     }
-    if (this.#inHand.size <= IN_HAND / 2) {
-      const letters = await claimLetters(this.#database, this.#id, IN_HAND - this.#inHand.size);
-      for (const letter of letters) this.#takeInHand(letter);
+    const ofServer = this.#ofAccount.get(SERVER) ?? 0;
+    if ((looks || ofServer <= IN_HAND / 2) && this.#inHand.size < MOST_IN_HAND) {
+      const full = [...this.#ofAccount]
+        .filter(([account, letters]) => letters >= (account === SERVER ? IN_HAND : OF_ACCOUNT))
+        .map(([account]) => account);
+      const which = { full, serverMost: IN_HAND - ofServer };
+      this.#takeInHand(await claimLetters(this.#database, this.#id, IN_HAND, which));
     }
     if (this.#inHand.size === 0) return false;
-    await Promise.race(this.#inHand);
+    await this.#pause();
     // After a failure of our own there is a pause.
     return !this.#letGo;
   }
 
-  #takeInHand(letter: OutgoingLetter): void {
-    const work = keepOn(() => tryLetter(this.#sending, letter, false)).then((tried) => {
+  #takeInHand(letters: readonly OutgoingLetter[]): void {
+    for (const letter of letters) this.#keepInHand(letter, () => tryLetter(this.#sending, letter, false));
+  }
+
+  #keepInHand({ account_id }: OutgoingLetter, tries: () => Promise<unknown>): void {
+    const account = account_id ?? SERVER;
+    const count = (more: number) => this.#ofAccount.set(account, (this.#ofAccount.get(account) ?? 0) + more);
+    count(1);
+    const work = keepOn(tries).then((tried) => {
       this.#inHand.delete(work);
+      if (count(-1).get(account) === 0) this.#ofAccount.delete(account);
       this.#letGo ||= tried === undefined;
+      this.#wake();
     });
     this.#inHand.add(work);
   }
 
   /** Sees with one letter whether a trouble is over. */
-  async #tryTrouble(sender: string): Promise<void> {
-    const [letter] = await claimLetters(this.#database, this.#id, 1, sender);
+  async #tryTrouble(trouble: SendingTrouble): Promise<void> {
+    const [letter] = await claimLetters(this.#database, this.#id, 1, { trouble });
     // Where no letter waits for it, the next one will find out.
-    if (!letter || (await tryLetter(this.#sending, letter, true)))
-      await endTrouble(this.#database, letter?.from_address ?? sender);
+    if (!letter) return endTrouble(this.#database, trouble);
+    this.#keepInHand(letter, async () => {
+      const isMet = await tryLetter(this.#sending, letter, true);
+      if (isMet) await endTrouble(this.#database, { ...trouble, sender: letter.from_address });
+      return isMet;
+    });
   }
 
   async #beat(): Promise<void> {
@@ -120,7 +150,7 @@ export class Sender {
     this.#id = id;
     this.#letGo = false;
     await holdLateLetters(this.#database, at);
-    this.#sending.connections.closeIdle();
+    this.#sending.waysOut.closeIdle();
   }
 
   #pause(): Promise<void> {

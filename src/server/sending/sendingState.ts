@@ -10,20 +10,21 @@ import { forMember } from '../forMember';
 export const lettersWaiting = forMember(async ({ business_id }: CurrentMember): Promise<Waiting> => {
   const { waiting, ...state } = await sendingNow(connection(), business_id);
   const why = whyWaiting(stateOf(state));
-  return { letters: waiting, ...(why ? { why } : {}) };
+  const ofAccount = state.sends && (state.troubles[0]?.account_id ?? null) !== null;
+  return { letters: waiting, ...(why ? { why } : {}), ...(ofAccount ? { ofAccount } : {}) };
 });
 
-/** Why a letter from a sender waits. */
+/** Why a letter waits whose time has come. */
 export const whyLetterWaits = forMember(
-  async ({ business_id }: CurrentMember, sender: string | null): Promise<string | undefined> => {
-    const { sends, troubles } = await sendingNow(connection(), business_id);
-    const of = troubles.filter((one) => one.sender === '' || one.sender === sender?.toLowerCase());
-    return whyWaiting(stateOf({ sends, troubles: of }));
+  async ({ business_id }: CurrentMember, letter: string): Promise<string | undefined> => {
+    return whyWaiting(stateOf(await sendingNow(connection(), business_id, letter)));
   },
 );
 
 function stateOf({ sends, troubles: [trouble] }: Pick<SendingNow, 'sends' | 'troubles'>): SendingState {
-  return { sends, ...(trouble ? { trouble } : {}) };
+  if (!trouble) return { sends };
+  const { account_id, ...said } = trouble;
+  return { sends, trouble: { ...said, ofAccount: account_id !== null } };
 }
 
 /** Has letters that wait for the mail server tried at once. */

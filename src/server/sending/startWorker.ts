@@ -1,5 +1,5 @@
 import { openDatabase } from '../../data/database';
-import { readMailServer } from '../../post/mailConnection';
+import { readMailServer } from '../../post/mailServer';
 import { tidyBringings } from '../../data/repositories/bringing/bringings';
 import { TAKEN_OUT_FOR_DAYS } from '../../core/contract/bringing';
 import { bringNext } from '../bringing/bringNext';
@@ -9,7 +9,9 @@ import { sweepRemoved } from '../../data/repositories/files/sweepRemoved';
 import { now } from '../clock';
 import { tidySessions } from '../signIn/tidySessions';
 import { Sender } from './sender';
+import { writeMorningLetter } from '../telling/writeMorningLetters';
 import { sendDueLater } from './sendLater';
+import { WaysOut } from './waysOut';
 
 /**
  * Starts a process that does what need not happen while somebody waits. Any number of them may run: each letter is
@@ -45,11 +47,20 @@ export async function startWorker(url: string, smtpUrl: string): Promise<{ stop:
     pause: 1000,
     failed: 'Letters for later wait.',
   });
-  const workers = [sender, bringing, later];
+  const waysOut = new WaysOut(database, server);
+  const mornings = new Lookout(
+    async () => {
+      waysOut.closeIdle();
+      return writeMorningLetter(database, waysOut);
+    },
+    { pause: 20_000, failed: 'Morning letters wait.' },
+  );
+  const workers = [sender, bringing, later, mornings];
   const working = workers.map((worker) => worker.run());
   return {
     stop: async () => {
       for (const worker of workers) worker.stop();
+      waysOut.stop();
       await Promise.all([...working, boss.stop({ graceful: true, timeout: 8000 })]);
       await database.close();
     },

@@ -1,4 +1,4 @@
-import { readMailboxes } from '../../core/addressing/addresses';
+import { domainOf, readMailboxes } from '../../core/addressing/addresses';
 import { openedMark } from '../../core/incoming/openedMark';
 import { withReplyMark } from '../../core/incoming/replyMark';
 import { imageSources } from '../../core/fill/write/images';
@@ -9,8 +9,11 @@ import { picturesOfBusiness } from '../../data/repositories/files/pictures';
 import { attachmentsOf } from '../../data/repositories/sending/attachments';
 import { compose } from '../../post/compose';
 import type { HandOver } from '../../post/mailConnection';
-import { Stopped, type MailConnections } from '../../post/mailConnections';
+import { Stopped } from '../../post/mailConnections';
+import { NoKey } from '../sealing/keyring';
 import type { Ledger } from './ledger';
+import { signLetter } from './signLetter';
+import { AccountChanged, type WaysOut } from './waysOut';
 
 /** Seconds until each further try after a refusal for now, an hour until the TRIED_LONG-th; after two days the letter has failed. */
 const TRY_AGAIN_SECONDS = [3, 6, 15, 60, 300, 900, 2316, 3600, 3600, 7200, 14_400, 28_800, 57_600, 54_000];
@@ -30,7 +33,7 @@ const GIVEN_UP = 'It was tried many times, and each time something failed before
 export interface SendingMeans {
   database: Database;
   ledger: Ledger;
-  connections: MailConnections;
+  waysOut: WaysOut;
 }
 
 /**
@@ -55,7 +58,8 @@ export async function tryLetter(
   }
   const handed = await handOver(sending, letter).catch(async (error: unknown) => {
     if (error instanceof Unwritable) return { result: 'never', words: error.message } as const;
-    const stopped = error instanceof Stopped;
+    if (error instanceof NoKey) return { result: 'no server', words: error.message } as const;
+    const stopped = error instanceof Stopped || error instanceof AccountChanged;
     await ledger.release(letter, { tried: !stopped });
     if (stopped) return undefined;
     throw error;
@@ -63,7 +67,7 @@ export async function tryLetter(
   if (!handed) return false;
   if (handed.result === 'no server' || handed.result === 'no sender') {
     const sender = handed.result === 'no server' ? '' : letter.from_address;
-    await ledger.trouble(sender, handed.words, trial);
+    await ledger.trouble({ account_id: letter.account_id, sender }, handed.words, trial);
     await ledger.release(letter, { tried: false });
     return false;
   }
@@ -72,11 +76,12 @@ export async function tryLetter(
 }
 
 async function handOver(
-  { database, ledger, connections }: SendingMeans,
+  { database, ledger, waysOut }: SendingMeans,
   letter: OutgoingLetter,
 ): Promise<HandOver> {
+  const connections = await waysOut.of(letter);
   const html = letter.html ?? '';
-  const message = await composed({
+  const unsigned = await composed({
     messageId: `<${letter.message_id}>`,
     date: letter.at,
     from: { name: letter.from_name ?? '', address: letter.from_address },
@@ -92,10 +97,12 @@ async function handOver(
     ...(html ? { html } : {}),
     language: letter.language ?? SCHEMA_DEFAULTS.locale,
     pictures: await picturesOfBusiness(database, letter.business_id, imageSources(html)),
-    attachments: await attachmentsOf(database, letter),
+    attachments: letter.has_files ? await attachmentsOf(database, letter) : [],
   });
+  const message = letter.is_signed ? await signLetter(database, letter, unsigned) : unsigned;
   // What comes back says by it which letter it is about.
-  const from = letter.marks_replies ? withReplyMark(letter.from_address, letter.id) : letter.from_address;
+  const back = letter.envelope_address ?? letter.from_address;
+  const from = letter.marks_replies ? withReplyMark(back, letter.id) : back;
   const to = letter.recipients.map(({ address }) => address);
   // Where they do not come in here, they would fill somebody's mailbox.
   const envelope = { from, to, reports: letter.marks_replies };
@@ -146,12 +153,8 @@ function answeredTo({ id, reply_to, from_name, from_address, marks_replies }: Ou
   const wanted = (readMailboxes(reply_to ?? '') ?? []).map(({ name, email }) => ({ name, address: email }));
   if (!marks_replies || wanted.length > 1) return wanted;
   const [to = { name: from_name ?? '', address: from_address }] = wanted;
-  const isOurs = placeOf(to.address) === placeOf(from_address);
+  const isOurs = domainOf(to.address) === domainOf(from_address);
   return isOurs ? [{ ...to, address: withReplyMark(to.address, id) }] : wanted;
-}
-
-function placeOf(address: string): string {
-  return address.slice(address.lastIndexOf('@')).toLowerCase();
 }
 
 function addresses({ recipients }: OutgoingLetter, role: 'to' | 'copy') {

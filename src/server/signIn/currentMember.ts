@@ -26,14 +26,29 @@ export async function currentMember(token: string | undefined): Promise<CurrentM
   return connection().acrossBusinesses(() => memberOf(hashToken(token)));
 }
 
+/** What is known of a member, in a query of them and of their `business`. */
+const MEMBER = `member.business_id, business.name as business_name, member.id, member.key, member.full_name, member.role,
+       member.role = 'owner' or member.changes_shared as "changesShared",
+       business.device_days as "deviceDays", business.booking_label`;
+
+type Row = Omit<CurrentMember, 'words'> & { booking_label: string | null };
+
+/** A member by their id, for what is done in their name while they are not signed in. Undefined: there is none any more. */
+export async function memberOfId(business_id: string, id: string): Promise<CurrentMember | undefined> {
+  return connection().inBusiness(business_id, async () => {
+    const [found] = await connection().sequelize.query<Row>(
+      `select ${MEMBER} from member join business on business.id = member.business_id
+       where member.business_id = $business_id and member.id = $id`,
+      { bind: { business_id, id }, type: QueryTypes.SELECT },
+    );
+    return found && asMember(found);
+  });
+}
+
 async function memberOf(hash: string): Promise<CurrentMember | undefined> {
   const { sequelize } = connection();
-  const [found] = await sequelize.query<
-    Omit<CurrentMember, 'words'> & { booking_label: string | null; away: boolean }
-  >(
-    `select member.business_id, business.name as business_name, member.id, member.key, member.full_name, member.role,
-       member.role = 'owner' or member.changes_shared as "changesShared",
-       business.device_days as "deviceDays", business.booking_label, session.seen_at < now() - interval '5 minutes' as away
+  const [found] = await sequelize.query<Row & { away: boolean }>(
+    `select ${MEMBER}, session.seen_at < now() - interval '5 minutes' as away
      from session
      join member on member.business_id = session.business_id and member.id = session.member_id
      join business on business.id = session.business_id
@@ -42,8 +57,12 @@ async function memberOf(hash: string): Promise<CurrentMember | undefined> {
     { bind: { hash }, type: QueryTypes.SELECT },
   );
   if (!found) return undefined;
-  const { booking_label, away, ...member } = found;
+  const { away, ...member } = found;
   if (away)
     await sequelize.query('update session set seen_at = now() where token_hash = $hash', { bind: { hash } });
+  return asMember(member);
+}
+
+function asMember({ booking_label, ...member }: Row): CurrentMember {
   return { ...member, words: bookingWords(booking_label) };
 }

@@ -1,4 +1,6 @@
 import type { WritingAnswer } from '../../core/contract/writing';
+import { dayLately } from '../../core/describe/dayLately';
+import { lastSaid } from '../../core/describe/lastSaid';
 import { countriesOf } from '../../core/fill/formats/phones/countriesOf';
 import { SCHEMA_DEFAULTS } from '../../core/records/defaults';
 import { RecordBook } from '../../core/records/recordBook';
@@ -9,6 +11,7 @@ import type { AnsweredMessage } from '../../core/writing/reply';
 import { WritingDesk } from '../../core/writing/writingDesk';
 import { businessSettings } from '../../data/repositories/businessSettings';
 import { draftsThere } from '../../data/repositories/drafts';
+import { lastMessages } from '../../data/repositories/lastMessages';
 import { pastLetters } from '../../data/repositories/pastLetters';
 import { recordsOfBusiness } from '../../data/repositories/recordsOfBusiness';
 import { scopeFrom, startOfLetter } from '../../data/repositories/startingRecords';
@@ -48,20 +51,23 @@ export const factsForWriting = forMember(
     const record = await startOfLetter(database, business_id, start);
     if (!record) return undefined;
     const scope = scopeFrom(record);
-    const [records, letters, edition, reworded, { sameLetterDays }, drafts] = await Promise.all([
+    const [records, letters, edition, reworded, { sameLetterDays }, drafts, last] = await Promise.all([
       recordsOfBusiness(database, business_id, scope),
       pastLetters(database, business_id, id, scope),
       editionOfTemplates(database, business_id, id),
       templatesInDraft(database, { business_id, member_id: id }),
       businessSettings(database, business_id),
       draftsThere(database, { business_id, member_id: id }, start),
+      lastMessages(database, business_id, scope),
     ]);
+    const said = lastSaid(last, dayLately(new RecordBook(records!, now())));
     const daysTaken = await areDaysTaken(business_id, start, records!);
     const answered = await answeredOf(business_id, asked.reply, records!);
     const facts = {
       records: records!,
       ...(daysTaken === undefined ? {} : { daysTaken }),
       ...(answered ? { answered } : {}),
+      ...(said === undefined ? {} : { lastSaid: said }),
       now: now(),
       member: key,
       business: business_id,

@@ -10,6 +10,8 @@ interface Props {
   kept: KeptForm;
   /** what its main key says */
   button?: string;
+  /** what it says meanwhile */
+  keeping?: string;
   /** it says the main key even where nothing was typed: there is something to go on to */
   always?: boolean;
   children: ReactNode;
@@ -18,8 +20,15 @@ interface Props {
 }
 
 /** A form on paper with what keeps it at its foot. Ctrl or Cmd and Enter keeps it from anywhere. */
-export function KeptFormFrame({ kept, button = 'Keep', always = false, children, beside }: Props) {
-  const { form, keep, busy, changed, found, said, disputed, takeTheirs, throwAway } = kept;
+export function KeptFormFrame({
+  kept,
+  button = 'Keep',
+  keeping = 'Keeping …',
+  always = false,
+  children,
+  beside,
+}: Props) {
+  const { form, keep, busy, changed, hasSecret, found, said, disputed, takeTheirs, throwAway } = kept;
   return (
     <Disputed value={{ disputed, takeTheirs }}>
       <FormProvider {...form}>
@@ -48,14 +57,17 @@ export function KeptFormFrame({ kept, button = 'Keep', always = false, children,
           <div className="letter-foot">
             <div className="foot-line">
               <Button type="submit" disabled={busy || !(changed || always)} title="Ctrl or Cmd and Enter">
-                {busy ? 'Keeping …' : button}
+                {busy ? keeping : button}
               </Button>
               {beside}
               <p
                 className={`foot-words ${said?.trouble ? 'problem' : ''}`}
                 role={said?.trouble ? 'alert' : 'status'}
               >
-                {said?.words ?? (changed ? 'Not kept yet. It stays on this device.' : '')}
+                {said?.words ??
+                  (changed
+                    ? `Not kept yet. ${hasSecret ? 'All but the password' : 'It'} stays on this device.`
+                    : '')}
               </p>
             </div>
           </div>

@@ -1,7 +1,7 @@
 'use client';
 
 import { yupResolver } from '@hookform/resolvers/yup';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { useForm, type DefaultValues, type FieldValues, type UseFormReturn } from 'react-hook-form';
 import { bothChanged } from '../../core/contract/records/bothChanged';
 import type { KeptAnswer } from '../../core/contract/records/keeping';
@@ -23,6 +23,8 @@ interface Options<Facts> {
   method?: 'POST' | 'PUT';
   /** what is sent along with a new one, beside its facts */
   along?: object;
+  /** what is sent, and never kept on the device */
+  secret?: string;
   /** @param key of a record that was new */
   onKept?: (kept: Facts, key?: string) => void;
 }
@@ -34,6 +36,10 @@ export interface KeptForm {
   busy: boolean;
   /** something stands in it that is not kept */
   changed: boolean;
+  /** the version that was kept last, or was there when it was opened */
+  version: number;
+  /** something of what is typed is never kept on the device */
+  hasSecret: boolean;
   /** it was typed before, and not kept */
   found: boolean;
   /** what came of keeping it, in words */
@@ -55,8 +61,13 @@ export function useKeptForm<Facts extends { version: number }>({
   path,
   method = 'PUT',
   along,
+  secret,
   onKept,
 }: Options<Facts>): KeptForm {
+  const open = useCallback(
+    (facts: Facts | FieldValues) => (secret === undefined ? facts : { ...facts, [secret]: '' }),
+    [secret],
+  );
   /** the facts that what is typed was begun from */
   const [base, setBase] = useState(facts);
   const { version } = base;
@@ -92,10 +103,10 @@ export function useKeptForm<Facts extends { version: number }>({
       // What was put there, not typed, is kept already.
       if (name === undefined) return;
       setSaid(undefined);
-      keepHere(place, { base, values, id });
+      keepHere(place, { base, values: open(values), id });
     });
     return unsubscribe;
-  }, [form, place, base, id]);
+  }, [form, place, base, id, open]);
 
   const settle = (next: Facts) => {
     dropHere(place);
@@ -117,7 +128,7 @@ export function useKeptForm<Facts extends { version: number }>({
       const { body } = answer;
       switch (body.result) {
         case 'kept': {
-          const next = { ...sent, version: body.version };
+          const next = { ...open(sent), version: body.version } as Facts;
           settle(next);
           setSaid({ words: 'Kept.' });
           return onKept?.(next, body.key);
@@ -138,6 +149,9 @@ export function useKeptForm<Facts extends { version: number }>({
             trouble: true,
           });
         }
+        case 'elsewhere':
+          setSaid({ words: 'It goes on there.' });
+          return window.location.assign(body.to);
         default: {
           if (body.signedOut) return signInAgain();
           if (body.field) form.setError(body.field, { message: body.error }, { shouldFocus: true });
@@ -153,6 +167,8 @@ export function useKeptForm<Facts extends { version: number }>({
     keep: () => void keep(),
     busy: isSubmitting,
     changed: isDirty || early || found,
+    version,
+    hasSecret: secret !== undefined,
     found,
     said,
     disputed,

@@ -5,7 +5,7 @@ import type { PaletteAnswer } from '../../core/contract/palette';
 import { hasWords, searchable, wordsWanted } from '../../core/searching/finder';
 import { recordPath } from '../records/recordPath';
 import { askServer } from '../writing/askServer';
-import { writePath } from '../writing/writePath';
+import { writePath } from '../../core/writing/writePath';
 import { DOINGS } from './doings';
 
 /** Something that can be gone to. */

@@ -1,3 +1,4 @@
+import Link from 'next/link';
 import type { AnswersWaiting as Waiting } from '../../core/contract/letters';
 import { WaitingLetter } from './WaitingLetter';
 
@@ -8,10 +9,18 @@ interface Props {
 }
 
 /** What came in and waits to be answered, the longest first; from somebody unknown apart. */
-export function AnswersWaiting({ waiting: { known, unknown, more }, me }: Props) {
-  if (known.length + unknown.length === 0) return null;
+export function AnswersWaiting({ waiting: { known, unknown, more, unread }, me }: Props) {
+  if (known.length + unknown.length + unread.length === 0) return null;
   return (
     <>
+      {unread.map((words) => (
+        <p key={words} className="needs-you">
+          {words}{' '}
+          <Link href="/settings/mailbox" prefetch={false}>
+            Mailbox
+          </Link>
+        </p>
+      ))}
       {known.length > 0 && (
         <section className="needs-somebody" aria-labelledby="waiting-title">
           <h2 id="waiting-title">Answers waiting</h2>

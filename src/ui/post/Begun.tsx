@@ -5,7 +5,7 @@ import { useCallback, useEffect, useState } from 'react';
 import type { ListedDraft } from '../../core/contract/drafts';
 import { askServer } from '../writing/askServer';
 import { draftKey, dropDraft, goneHere, listDrafts } from '../drafts/drafts';
-import { writePath } from '../writing/writePath';
+import { writePath } from '../../core/writing/writePath';
 import { forgetDraft } from '../drafts/draftsElsewhere';
 import { readStartingPoint } from '../../core/records/which/readStartingPoint';
 

@@ -7,7 +7,7 @@ import type { CureAnswer, CureRequest } from '../../core/contract/cures';
 import type { ShownLetter } from '../../core/contract/letters';
 import { curesOf, isWrittenAnew, type Cure, type OfferedCure, type Undo } from '../../core/cures/cures';
 import { askServer } from '../writing/askServer';
-import { writePath } from '../writing/writePath';
+import { writePath } from '../../core/writing/writePath';
 import { answerPath } from './answerPath';
 import { fromWhom, toWhom } from './otherSide';
 import { holdPage } from './heldPage';
@@ -84,6 +84,11 @@ export function Cures({ letter, onPage = false, onStatus }: Props) {
               Answer
             </Link>
           )}
+          {letter.waits && letter.client_key && (
+            <Link href={bookingPath(letter)} prefetch={false} className="btn btn-link">
+              New booking
+            </Link>
+          )}
           {letter.waits && !letter.client && !letter.about && <MakeEnquiry id={letter.id} />}
           {isWrittenAnew(status) && (
             <Link href={anew(letter)} prefetch={false} className="btn btn-outline-primary">
@@ -119,4 +124,11 @@ export function Cures({ letter, onPage = false, onStatus }: Props) {
 function anew({ about, client_key, template_key }: ShownLetter): string {
   const from = about ? `${about.kind}:${about.key}` : `client:${client_key ?? ''}`;
   return writePath(from, template_key ?? undefined);
+}
+
+/** What somebody asks for is written down for them, with the job that they write about. */
+function bookingPath({ client_key, about }: ShownLetter): string {
+  const from =
+    about?.kind === 'project' || about?.kind === 'enquiry' ? about : { kind: 'client', key: client_key! };
+  return `/work/bookings/new?${from.kind}=${encodeURIComponent(from.key)}`;
 }

@@ -8,6 +8,8 @@ import { whenLetGo } from './heldPage';
 const TOGETHER = 150;
 /** … and so long the page stands at least before it follows again: while many letters go, it is not drawn for each. */
 const STANDS = 1_500;
+/** A page that was asked for within the application was made at most so long before it is there. */
+const MADE = 5_000;
 
 /** Has the page follow what becomes of letters, while it is seen: a browser hears few servers at once. */
 export function FollowLetters() {
@@ -17,6 +19,7 @@ export function FollowLetters() {
     let soon: ReturnType<typeof setTimeout> | undefined;
     let forget: () => void = () => undefined;
     let last = -STANDS;
+    const made = Math.max(0, performance.now() - MADE);
     const follow = () => {
       const again = last + STANDS - performance.now();
       soon ??= setTimeout(
@@ -34,7 +37,8 @@ export function FollowLetters() {
         heard?.close();
         heard = undefined;
       } else if (!heard) {
-        heard = new EventSource('/api/news');
+        // What has come since the page was made is told at once.
+        heard = new EventSource(`/api/news?within=${Math.ceil(performance.now() - made)}`);
         heard.addEventListener('letters', follow);
         // Something may have been missed while it was not heard.
         let isFirst = true;

@@ -20,7 +20,7 @@ export function NeedsSomebody({ needs: { letters, more, waiting }, me }: Props) 
           <p className="needs-you">
             {waiting.letters === 1 ? '1 letter waits' : `${waiting.letters} letters wait`}. {waiting.why}
           </p>
-          <TryNow />
+          <TryNow ofAccount={waiting.ofAccount === true} />
         </div>
       )}
       <ul>

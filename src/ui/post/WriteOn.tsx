@@ -9,7 +9,7 @@ import type { Refusal } from '../../core/contract/refusal';
 import { readStartingPoint } from '../../core/records/which/readStartingPoint';
 import { askServer } from '../writing/askServer';
 import { draftKey, renewDraft } from '../drafts/drafts';
-import { writePath } from '../writing/writePath';
+import { writePath } from '../../core/writing/writePath';
 
 /** Takes a letter out of what is to go, and opens its words to be written on. */
 export function WriteOn({ id }: { id: string }) {

@@ -1,6 +1,6 @@
 import Link from 'next/link';
 import type { ActTemplates } from '../../core/contract/acts';
-import { writePath } from '../writing/writePath';
+import { writePath } from '../../core/writing/writePath';
 
 interface Props {
   act: ActTemplates;

@@ -34,6 +34,8 @@ interface Props {
   find: string;
   /** what belongs here, when there is nothing */
   empty: string;
+  /** by what else the list is narrowed */
+  narrow?: ReactNode;
 }
 
 const STATE_CLASS = { 'needs you': 'needs-you', waiting: 'waiting', 'in order': 'in-order' } as const;
@@ -43,7 +45,7 @@ const HEADING = 34;
 const AHEAD = 40;
 
 /** A place's list, however long: it scrolls on by itself, and the rows in view are drawn. */
-export function RecordIndex({ title, kinds, keys = [], first, source, path, find, empty }: Props) {
+export function RecordIndex({ title, kinds, keys = [], first, source, path, find, empty, narrow }: Props) {
   const here = decodeURIComponent(usePathname());
   const router = useRouter();
   const [wanted, setWanted] = useState('');
@@ -121,6 +123,7 @@ export function RecordIndex({ title, kinds, keys = [], first, source, path, find
         }}
         onEnter={() => setEntered(wanted.trim())}
       />
+      {narrow}
       <p className="count" role="status">
         {search
           ? `${answer?.more ? 'more than ' : ''}${found.length} found`

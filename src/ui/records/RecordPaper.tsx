@@ -8,7 +8,7 @@ import type { ShownLetter } from '../../core/contract/letters';
 import { FollowLetters } from '../post/FollowLetters';
 import { Letters } from '../post/Letters';
 import { LettersInAndOut } from '../post/LettersInAndOut';
-import { writePath } from '../writing/writePath';
+import { writePath } from '../../core/writing/writePath';
 
 interface Props {
   /** `invoice:LPC-1048` */

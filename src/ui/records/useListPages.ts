@@ -1,6 +1,9 @@
 import { useCallback, useMemo, useRef, useState } from 'react';
 import type { ListEntry, ListPage } from '../../core/contract/list';
+import { asking } from '../shell/asking';
 import { askServer } from '../writing/askServer';
+
+const NONE: readonly ListPage[] = [];
 
 interface ListPages {
   /** what has come so far */
@@ -19,19 +22,25 @@ interface ListPages {
  * @param source where what follows is asked for
  */
 export function useListPages(first: ListPage, source: string): ListPages {
-  const [later, setLater] = useState<ListPage[]>([]);
+  const [came, setCame] = useState<{ source: string; pages: ListPage[] }>({ source, pages: [] });
   const [failed, setFailed] = useState(false);
-  const busy = useRef(false);
+  const busy = useRef('');
+  // What followed in another list follows in none of this one.
+  const later = came.source === source ? came.pages : NONE;
   const { next } = later.at(-1) ?? first;
 
   const fetchMore = useCallback(() => {
-    if (busy.current || next === undefined) return;
-    busy.current = true;
+    if (busy.current === source || next === undefined) return;
+    busy.current = source;
     setFailed(false);
-    void askServer<ListPage>(`${source}?after=${encodeURIComponent(next)}`).then((answer) => {
-      busy.current = false;
-      if ('offline' in answer || answer.status !== 200) setFailed(true);
-      else setLater((before) => [...before, answer.body]);
+    void askServer<ListPage>(asking(source, 'after', next)).then((answer) => {
+      if (busy.current !== source) return;
+      busy.current = '';
+      if ('offline' in answer || answer.status !== 200) return setFailed(true);
+      setCame((before) => ({
+        source,
+        pages: [...(before.source === source ? before.pages : []), answer.body],
+      }));
     });
   }, [source, next]);
 

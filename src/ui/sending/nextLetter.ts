@@ -2,7 +2,7 @@
 
 import { useEffect, useState } from 'react';
 import type { NextAnswer } from '../../core/contract/today';
-import { writePath } from '../writing/writePath';
+import { writePath } from '../../core/writing/writePath';
 import { askServer } from '../writing/askServer';
 
 /** The letter to read after this one, of what is worth writing now. */

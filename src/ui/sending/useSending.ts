@@ -7,7 +7,7 @@ import { factsOf } from '../../core/writing/factsOf';
 import { dropDraft } from '../drafts/drafts';
 import { askForFile, askServer, type Answer } from '../writing/askServer';
 import type { Writing } from '../writing/useWriting';
-import { shelvedPath } from '../writing/writePath';
+import { shelvedPath } from '../../core/writing/writePath';
 import { askToTakeBack } from './askToTakeBack';
 import { goesAt, handoverOf, type Handover, type Kept } from './handover';
 import {

@@ -3,6 +3,7 @@
 import { useState } from 'react';
 import type { Refusal } from '../../core/contract/refusal';
 import { askServer } from '../writing/askServer';
+import { copyText } from './copyText';
 
 interface Props {
   /** where calendars are, without the last part */
@@ -31,12 +32,11 @@ export function CalendarFeed({ base, token: known, bookings }: Props) {
   }
 
   async function copy() {
-    try {
-      await navigator.clipboard.writeText(address!);
-      setSaid({ words: 'Copied.' });
-    } catch {
-      setSaid({ words: 'It could not be copied. Mark it and copy it by hand.', trouble: true });
-    }
+    setSaid(
+      (await copyText(address!))
+        ? { words: 'Copied.' }
+        : { words: 'It could not be copied. Mark it and copy it by hand.', trouble: true },
+    );
   }
 
   return (

@@ -9,6 +9,7 @@ import { Choice, Field } from '../forms/Field';
 import { KeptFormFrame } from '../forms/KeptFormFrame';
 import { useKeptForm } from '../forms/useKeptForm';
 import { askServer } from '../writing/askServer';
+import { copyText } from './copyText';
 
 interface Props {
   /** whose what is typed is, on this device */
@@ -82,10 +83,8 @@ function WhereItIs({ facts, address }: Pick<Props, 'facts' | 'address'>) {
   const frame = `<iframe src="${address}" title="Write to us" width="100%" height="760"></iframe>`;
 
   async function copy(text: string) {
-    await navigator.clipboard.writeText(text).then(
-      () => setSaid('Copied.'),
-      () => setSaid('It could not be copied: mark it and copy it by hand.'),
-    );
+    const copied = await copyText(text);
+    setSaid(copied ? 'Copied.' : 'It could not be copied: mark it and copy it by hand.');
   }
 
   async function anew() {

@@ -5,6 +5,7 @@ import { Palette } from '../palette/Palette';
 import { KeptPage } from '../device/KeptPage';
 import { RemovedNote } from '../records/RemovedNote';
 import { ShelfNotes } from '../sending/ShelfNotes';
+import { Notices } from '../telling/Notices';
 import { Keys } from './Keys';
 import { Places } from './Places';
 import { SignOutButton } from './SignOutButton';
@@ -48,6 +49,7 @@ export function Shell({ member, children }: Props) {
       <div className="device-notes">
         <KeptPage owner={owner} days={member.deviceDays} />
         <ShelfNotes owner={owner} />
+        <Notices owner={owner} />
       </div>
       <main className="place-area">{children}</main>
       <RemovedNote />

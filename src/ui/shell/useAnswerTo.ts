@@ -1,5 +1,6 @@
 import { useEffect, useState } from 'react';
 import { askServer } from '../writing/askServer';
+import { asking } from './asking';
 
 /** The server is asked this many milliseconds after the last key. */
 const PAUSE = 120;
@@ -19,7 +20,7 @@ export function useAnswerTo<T>(path: string, search: string): AnswerTo<T> {
     if (!search) return;
     let latest = true;
     const timer = setTimeout(() => {
-      void askServer<T>(`${path}?find=${encodeURIComponent(search)}`).then((got) => {
+      void askServer<T>(asking(path, 'find', search)).then((got) => {
         if (!latest) return;
         const came = !('offline' in got) && got.status === 200;
         setAnswer({ search, ...(came ? { body: got.body } : {}) });

@@ -25,6 +25,8 @@ interface Props {
   closed: boolean;
   /** files that were shared to the application for this letter */
   sharedFiles: Shared['files'];
+  /** what was last said to them and by them */
+  lastSaid: string | undefined;
 }
 
 /** Whom the letter goes to and whom it comes from, every address of it; another person in two presses. */
@@ -35,6 +37,7 @@ export function LetterHead({
   back,
   closed,
   sharedFiles,
+  lastSaid,
 }: Props) {
   const [changing, setChanging] = useState(false);
   const [adding, setAdding] = useState(false);
@@ -148,6 +151,7 @@ export function LetterHead({
           ))}
         </ul>
       )}
+      {lastSaid && <p className="last-said">{lastSaid}</p>}
     </div>
   );
 }

@@ -11,7 +11,7 @@ interface Props {
 
 /** The first letter as the server draws it, to be read while what it is written on with is on its way. */
 export function LetterToRead({
-  letter: { document, around, addressing, along, recipients, name, from },
+  letter: { document, around, addressing, along, recipients, name, from, lastSaid },
 }: Props) {
   return (
     <>
@@ -37,6 +37,7 @@ export function LetterToRead({
               {recipients.length === 0 && <span className="needs-you">nobody yet</span>}
             </AddressLines>
             <AlongWithIt along={along} />
+            {lastSaid && <p className="last-said">{lastSaid}</p>}
           </div>
           <div className="letter-holder">
             <LetterheadAround part={around?.top} />

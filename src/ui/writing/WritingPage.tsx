@@ -275,6 +275,7 @@ function Desk({ writing, start, asked, onRefresh }: DeskProps) {
                 onBack={() => setListOpen(true)}
                 back={{ name, href: record }}
                 closed={closed}
+                lastSaid={writing.lastSaid}
               />
               {view.choices.reply && (
                 <AnswersMessage

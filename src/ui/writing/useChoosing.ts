@@ -4,7 +4,7 @@ import { useCallback, useRef, useState } from 'react';
 import { afterPaint } from '../shell/afterPaint';
 import { bringWords } from './bringWords';
 import type { LetterStore } from './letterStore';
-import { writePath } from './writePath';
+import { writePath } from '../../core/writing/writePath';
 
 /** A template that was chosen and whose words are awaited, or could not be brought, or do not go with the letter. */
 interface Choosing {

@@ -36,6 +36,8 @@ export interface Writing {
   begun: Draft[];
   /** the message that is to be answered */
   answered?: AnsweredMessage;
+  /** what was last said to them and by them */
+  lastSaid?: string | undefined;
 }
 
 /** Which letter from there is asked for. */
@@ -141,6 +143,7 @@ export function useWriting(
         owner,
         ...(onShelf ? { onShelf } : {}),
         ...(facts.answered ? { answered: facts.answered } : {}),
+        lastSaid: facts.lastSaid,
         begun,
       });
       return true;

@@ -1,3 +1,4 @@
+import { LETTER_NARROWING } from '../../../core/contract/letterNarrowing';
 import type { ListPage } from '../../../core/contract/list';
 import { findLetters } from '../../../server/letters/findLetters';
 import { post } from '../../../server/letters/post';
@@ -7,15 +8,18 @@ import { letterEntry } from '../../../ui/post/letterEntry';
 import { asMember } from '../asMember';
 import { answeredSending, readLetter } from './readLetter';
 
-/** The newest letters that have some words: ?find=words; what follows in the list of all: ?after=place */
+/**
+ * The newest letters that have some words: ?find=words; what follows in the list of all: ?after=place; each of those that a
+ * narrowing leaves (contract/letterNarrowing).
+ */
 export async function GET(request: Request): Promise<Response> {
   return asMember(request, async (member) => {
-    const asked = new URL(request.url).searchParams;
-    const find = asked.get('find');
+    const { find, after, ...narrowedBy } = Object.fromEntries(new URL(request.url).searchParams);
+    const narrowing = await LETTER_NARROWING.validate(narrowedBy, { strict: true });
     const { letters, next } =
-      find === null
-        ? await post(member, asked.get('after') ?? undefined)
-        : { letters: await findLetters(member, find.slice(0, 200)) };
+      find === undefined
+        ? await post(member, after, narrowing)
+        : { letters: await findLetters(member, find.slice(0, 200), narrowing) };
     const entries = (await showLetters(member, letters)).map(letterEntry);
     const page: ListPage = { entries, ...(next ? { next } : {}) };
     return Response.json(page);

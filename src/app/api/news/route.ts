@@ -6,7 +6,10 @@ const BEAT = 20_000;
 /** After so long it ends, and is asked for again by whoever is still signed in. */
 const LONGEST = 15 * 60_000;
 
-/** Tells, as long as it is heard (server-sent events), that something has become of a letter of the business: never what. */
+/**
+ * Tells, as long as it is heard (server-sent events), that something has become of a letter of the business: never what. With
+ * `?within=MILLISECONDS` at once, where that has been in the last so many.
+ */
 export async function GET(request: Request): Promise<Response> {
   return asMember(request, ({ business_id }) => {
     if (!request.headers.get('accept')?.includes('text/event-stream'))
@@ -14,7 +17,7 @@ export async function GET(request: Request): Promise<Response> {
         Response.json({ error: 'This is heard as a stream of events.' }, { status: 406 }),
       );
     return Promise.resolve(
-      new Response(newsOf(business_id, request.signal), {
+      new Response(newsOf(business_id, request.signal, withinOf(request)), {
         headers: {
           'content-type': 'text/event-stream',
           'cache-control': 'no-store, no-transform',
@@ -25,13 +28,18 @@ export async function GET(request: Request): Promise<Response> {
   });
 }
 
-function newsOf(business_id: string, gone: AbortSignal): ReadableStream<Uint8Array> {
+function withinOf({ url }: Request): number {
+  const within = Number(new URL(url).searchParams.get('within'));
+  return Number.isFinite(within) ? Math.min(within, LONGEST) : 0;
+}
+
+function newsOf(business_id: string, gone: AbortSignal, within: number): ReadableStream<Uint8Array> {
   const encoder = new TextEncoder();
   let end = () => {};
   return new ReadableStream({
     start(stream) {
       const say = (line: string) => stream.enqueue(encoder.encode(`${line}\n\n`));
-      const stop = letterNews().hear(business_id, () => say('event: letters\ndata:'));
+      const stop = letterNews().hear(business_id, () => say('event: letters\ndata:'), within);
       const beat = setInterval(() => say(':'), BEAT);
       const over = setTimeout(() => end(), LONGEST);
       end = () => {

@@ -24,7 +24,7 @@ export default async function LetterRoute({ params }: Props) {
   const member = await requireMember();
   const [shown] = await showLetters(member, [letter]);
   const due = letter.status === 'going' && letter.goes_in === 0;
-  const waits = due ? await whyLetterWaits(member, letter.from_address) : undefined;
+  const waits = due ? await whyLetterWaits(member, letter.id) : undefined;
   const asks = await asksIn(member, letter);
   const members = letter.waits ? await sharedRights(member) : [];
   return (

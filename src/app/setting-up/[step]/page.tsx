@@ -4,6 +4,7 @@ import Link from 'next/link';
 import { notFound } from 'next/navigation';
 import type { ReactNode } from 'react';
 import { SET_UP_STEPS, type SetUpStep } from '../../../core/contract/settingUp';
+import { mailAccount } from '../../../server/accounts/mailAccount';
 import { listRecords } from '../../../server/lists/listRecords';
 import { detailChoices } from '../../../server/settings/detailChoices';
 import { memberDetails } from '../../../server/settings/memberDetails';
@@ -61,7 +62,10 @@ const CONTENT: Readonly<Record<SetUpStep, (member: CurrentMember) => Promise<Rea
     const details = await memberDetails(member, member.key);
     return details && <MemberStep owner={ownerOf(member)} memberKey={member.key} details={details} />;
   },
-  sending: () => Promise.resolve(<SendingStep server={sendingServer()} />),
+  sending: async (member) => {
+    const account = await mailAccount(member, 'sending', 'business');
+    return <SendingStep server={sendingServer()} account={account?.facts.host} />;
+  },
   clients: async (member) => {
     const { entries, next } = await listRecords(member, 'client');
     return (

@@ -7,10 +7,12 @@ export type Keeping<Facts> =
   /** somebody else kept others meanwhile: they come along */
   | { result: 'overtaken'; now: Facts }
   | { result: 'gone' }
+  /** it is kept once somebody has been at another address, and come back */
+  | { result: 'elsewhere'; to: string }
   /** a fact cannot be as it was written */
   | { result: 'wrong'; field: string; error: string };
 
 /** What is answered to it. */
 export type KeptAnswer<Facts> =
-  | Extract<Keeping<Facts>, { result: 'kept' | 'overtaken' }>
+  | Extract<Keeping<Facts>, { result: 'kept' | 'overtaken' | 'elsewhere' }>
   | (Omit<Refusal, 'result'> & { result?: 'gone' | 'wrong' });

@@ -28,6 +28,16 @@ export function lines(most = 4_000) {
     .test('said', SAID, isSaid);
 }
 
+/** A whole number from a field; an empty one is nothing. */
+export function whole(least: number, most: number) {
+  return number()
+    .transform((value: unknown, typed: unknown) => (typed === '' || typed === null ? undefined : value))
+    .typeError('Write a whole number.')
+    .integer('Write a whole number.')
+    .min(least, `Not below ${least}.`)
+    .max(most, `Not above ${most}.`);
+}
+
 export function emailAddress() {
   return line(254).test(
     'address',

@@ -1,20 +1,12 @@
-import { array, number, object, string, type InferType, type TestContext } from 'yup';
+import { array, object, string, type InferType, type TestContext } from 'yup';
 import { VERSION } from '../numbers';
-import { decimal, line, shownSum, sum } from './parts';
+import { decimal, line, shownSum, sum, whole } from './parts';
 
 /** A row's id, of any version (RFC 9562). */
 const rowId = () =>
   string()
     .matches(/^[0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12}$/)
     .required();
-
-const whole = (least: number, most: number) =>
-  number()
-    .transform((value: unknown, typed: unknown) => (typed === '' || typed === null ? undefined : value))
-    .typeError('Write a whole number.')
-    .integer('Write a whole number.')
-    .min(least, `Not below ${least}.`)
-    .max(most, `Not above ${most}.`);
 
 /** “8”, “8.30”, “8:30 pm”, as people write a time of the day */
 const TYPED = /^(\d{1,2})(?:[:.](\d\d))?\s*(?:([ap])\.?m\.?)?$/i;

@@ -54,7 +54,7 @@ export async function letterToAddress(
   const [message] = await sequelize.query<KnownMessage>(
     `${MESSAGE} where business_id = $business_id and direction = 'out'
        and status in ('going', 'sent', 'delivered', 'opened', 'may have arrived') and at > $since and id in (
-         select message_id from message_recipient where business_id = $business_id and lower(address) = lower($address))
+         select message_id from message_recipient where business_id = $business_id and lower_address = lower($address))
      order by at desc, sequence desc limit 1`,
     {
       bind: { business_id, address, since: new Date(at.getTime() - MOST_DAYS * 86_400_000) },

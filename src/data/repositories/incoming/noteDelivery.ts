@@ -55,3 +55,21 @@ export async function noteOpened(
   );
   if (row) await addEvent({ sequelize }, which, 'opened', at, undefined);
 }
+
+/** Writes down that a letter of which it was not known has gone, as it lies among those that its writer has sent. */
+export async function noteFoundSent(
+  { sequelize }: Pick<Database, 'sequelize'>,
+  business_id: string,
+  message_id: string,
+  at: Date,
+): Promise<void> {
+  const [row] = await sequelize.query<{ id: string }>(
+    `update message set status = 'sent', reason = null, version = version + 1
+     where business_id = $business_id and message_id = $message_id and direction = 'out' and status = 'may have arrived'
+     returning id`,
+    { bind: { business_id, message_id }, type: QueryTypes.SELECT },
+  );
+  if (row) await addEvent({ sequelize }, { business_id, id: row.id }, 'sent', at, FOUND_SENT);
+}
+
+const FOUND_SENT = 'It lies in the mailbox, among what was sent.';

@@ -1,8 +1,11 @@
 import { QueryTypes } from 'sequelize';
+import { TRIED_LONG } from '../../../core/cures/cures';
 import type { Database } from '../../database';
 import { unmakeClientOfLetter } from './clientOfLetter';
 import { addEvent, addingEvents } from './deliveryEvents';
 import { machine } from './ownMark';
+import type { SendingTrouble } from './sendingTrouble';
+import { ACCOUNT_OF_LETTER } from './accountOfLetter';
 import { WORKER_IS_GONE } from './workers';
 
 /** A letter that a worker may hand over. */
@@ -34,13 +37,44 @@ export interface OutgoingLetter {
   /** a worker had begun to hand it over and was never heard of again */
   handed_over_at: Date | null;
   recipients: { role: 'to' | 'copy' | 'blind copy'; name: string; address: string }[];
+  /** by which account it leaves, as it was settled at that version; null: by the application's own server */
+  account_id: string | null;
+  account_version: number | null;
+  /** where what comes back goes, where not to the address that it is from */
+  envelope_address: string | null;
+  /** whether it is signed for the domain that it comes from */
+  is_signed: boolean;
+  has_files: boolean;
 }
 
-/** What keeps letters of a sender from going, or of all (sender ''). */
-const NO_TROUBLE = `not exists (select from sending_trouble where sender in ('', lower(message.from_address)))`;
+/** Which letters are claimed: those of accounts without a rate that nothing keeps, of one that has a rate, or one to see whether a trouble is over. */
+export type Claimed =
+  { full: readonly string[]; serverMost: number } | { account: string } | { trouble: SendingTrouble };
 
-/** One letter of those that wait for their sender's trouble to be over. */
-const OF_SENDER = `($sender = '' or lower(message.from_address) = $sender)`;
+/** What keeps letters of a sender from going, or of all (sender ''), by one account. */
+const NO_TROUBLE = `not exists (select from sending_trouble trouble
+  where trouble.account_id is not distinct from account.id and trouble.sender in ('', lower(message.from_address)))`;
+
+/**
+ * A letter goes after those to the same reader that its sender wrote before, unless one is refused again and again
+ * (core/cures). Looked for from its readers, whatever the planner thinks of the queue (offset 0).
+ */
+const NOTHING_BEFORE = `coalesce((select false
+  from (select lower_address from message_recipient
+    where business_id = message.business_id and message_id = message.id offset 0) reader,
+  lateral (select message_id from message_recipient other
+    where other.business_id = message.business_id and other.lower_address = reader.lower_address and message_id <> message.id offset 0) other,
+  lateral (select status, tries, from_address, at, sequence from message before
+    where before.business_id = message.business_id and before.id = other.message_id offset 0) before
+  where before.status = 'going' and before.tries < ${TRIED_LONG} and lower(before.from_address) = lower(message.from_address)
+    and (before.at, before.sequence) < (message.at, message.sequence)
+  limit 1), true)`;
+
+/** Of the letters of one account no more are in hand at a time. */
+const MOST_OF_ACCOUNT = 8;
+
+/** The application's own server among accounts that are full. */
+export const SERVER = '00000000-0000-0000-0000-000000000000';
 
 /** So many messages of a thread are named in what answers the last of them. */
 const MOST_OF_THREAD = 20;
@@ -53,37 +87,60 @@ const THREAD = `array(select before.message_id from (
     order by is_last desc, other.at desc, other.sequence desc limit ${MOST_OF_THREAD}) before
   order by before.is_last, before.at, before.sequence)`;
 
+/** Where a letter may go: looked at letter by letter in the order of their times, so that a long queue is not read whole. */
+const MAY_GO = (which: string) => `coalesce((select true
+  from business left join lateral (${ACCOUNT_OF_LETTER}) account on true
+  where business.id = message.business_id and goes_at > now() - make_interval(hours => hold_after_hours) and ${which} limit 1), false)`;
+
 /**
  * Claims letters whose time has come for a worker, the longest due first. None while this database is a copy that
- * nobody has looked at, none that wait for a person, and none whose sender is in trouble; with a sender only one of
- * those, to see whether it is over.
+ * nobody has looked at, none that wait for a person, and none whose sender is in trouble, unless it is that which is tried.
  */
 export async function claimLetters(
   { sequelize }: Database,
   worker: string,
   most: number,
-  sender?: string,
+  claimed: Claimed,
 ): Promise<OutgoingLetter[]> {
+  const [which, bind] = whichOf(claimed);
   return sequelize.query<OutgoingLetter>(
-    `update message set claimed_by = $worker, claimed_at = date_trunc('milliseconds', clock_timestamp()), tries = tries + 1
-     where (business_id, id) in (
-       select business_id, id from message
-       where status = 'going' and goes_at <= now() and ${sender === undefined ? NO_TROUBLE : OF_SENDER}
-         and (claimed_by is null or claimed_by <> $worker and ${WORKER_IS_GONE})
-         and goes_at > now() - make_interval(hours => (select hold_after_hours from business where business.id = business_id))
+    `with due as (
+       select business_id, id, member_id, from_address, goes_at from message
+       where status = 'going' and goes_at <= now() and (claimed_by is null or claimed_by <> $worker and ${WORKER_IS_GONE})
          and exists (select from own_mark where mark = present_mark($machine))
-       order by goes_at limit ${Math.floor(most)} for update skip locked)
-     returning business_id, id, message_id, from_name, from_address, reply_to, subject, text, signature_at, html, language, at, tries,
-       claimed_at, handed_over_at, quoted, (select marks_replies from business where business.id = business_id) as marks_replies,
-       (select asks_opened from business where business.id = business_id) as asks_opened,
-       ${THREAD} as thread,
+         and ${MAY_GO(which)} and ${NOTHING_BEFORE}
+       order by goes_at limit ${Math.floor(most)} for update skip locked),
+     leaving as (
+       select message.*, account.id as account_id, account.version as account_version, account.envelope_address,
+         exists (select from signing_key one where one.business_id = message.business_id and seen_at is not null
+           and domain = lower(substring(from_address from '[^@]*$'))) as is_signed,
+         row_number() over (partition by account.id order by goes_at) as nth
+       from due message left join lateral (${ACCOUNT_OF_LETTER}) account on true)
+     update message set claimed_by = $worker, claimed_at = date_trunc('milliseconds', clock_timestamp()), tries = tries + 1
+     from leaving join business on business.id = leaving.business_id
+     where message.business_id = leaving.business_id and message.id = leaving.id
+       and nth <= case when account_id is null then $server_most::integer else ${MOST_OF_ACCOUNT} end
+     returning message.business_id, message.id, message.message_id, from_name, message.from_address, reply_to, subject, text, signature_at,
+       html, language, at, tries, claimed_at, handed_over_at, quoted, account_id, account_version, envelope_address, is_signed,
+       exists (select from attachment one where one.business_id = message.business_id and one.message_id = message.id) as has_files,
+       marks_replies, asks_opened, ${THREAD} as thread,
        (select coalesce(jsonb_agg(jsonb_build_object('role', role, 'name', name, 'address', address) order by position), '[]')
         from message_recipient one where one.business_id = message.business_id and one.message_id = message.id) as recipients`,
-    {
-      bind: { worker, machine: machine(), ...(sender === undefined ? {} : { sender }) },
-      type: QueryTypes.SELECT,
-    },
+    { bind: { worker, machine: machine(), server_most: most, ...bind }, type: QueryTypes.SELECT },
   );
+}
+
+function whichOf(claimed: Claimed): [which: string, bind: object] {
+  if ('trouble' in claimed) {
+    const { account_id, sender } = claimed.trouble;
+    const which = `account.id is not distinct from $account_id::uuid and ($sender = '' or lower(from_address) = $sender)`;
+    return [which, { account_id, sender }];
+  }
+  if ('account' in claimed)
+    return [`account.id = $account_id::uuid and ${NO_TROUBLE}`, { account_id: claimed.account }];
+  const { full, serverMost } = claimed;
+  const which = `coalesce(account.id, '${SERVER}') <> all ($full::uuid[]) and account.most is null and ${NO_TROUBLE}`;
+  return [which, { full, server_most: serverMost }];
 }
 
 /** One worker's hold on a letter. */

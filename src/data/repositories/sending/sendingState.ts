@@ -1,5 +1,7 @@
 import { QueryTypes } from 'sequelize';
 import type { Database } from '../../database';
+import { ACCOUNT_OF_LETTER } from './accountOfLetter';
+import type { SendingTrouble } from './sendingTrouble';
 import { A_WORKER_IS_SEEN } from './workers';
 
 /** A letter is late when it should have gone so long ago. */
@@ -10,21 +12,34 @@ export interface SendingNow {
   sends: boolean;
   /** letters of the business whose time has come and that have not gone */
   waiting: number;
-  /** what the mail server says, to everybody first */
-  troubles: { sender: string; words: string; since: string }[];
+  /** what mail servers say, to everybody first */
+  troubles: (SendingTrouble & { words: string; since: string })[];
 }
 
-/** Whether letters go, for a business; without one for all of them. */
-export async function sendingNow({ sequelize }: Database, business_id?: string): Promise<SendingNow> {
+/** Whether letters go: of all businesses, of one, or one letter of it. */
+export async function sendingNow(
+  { sequelize }: Database,
+  business_id?: string,
+  letter?: string,
+): Promise<SendingNow> {
+  const bind = {
+    ...(business_id === undefined ? {} : { business_id }),
+    ...(letter === undefined ? {} : { letter }),
+  };
   const [state] = await sequelize.query<SendingNow>(
     `with waiting as (
-       select lower(from_address) as sender, goes_at from message
+       select lower(from_address) as sender, account.id as account_id, goes_at
+       from message left join lateral (${ACCOUNT_OF_LETTER}) account on true
        where status = 'going' and goes_at <= now()
-         ${business_id === undefined ? '' : 'and business_id = $business_id'})
+         ${business_id === undefined ? '' : 'and message.business_id = $business_id'}
+         ${letter === undefined ? '' : 'and message.id = $letter'})
      select ${A_WORKER_IS_SEEN} as sends, (select count(*)::int from waiting where goes_at < now() - interval '${LATE_SECONDS} seconds') as waiting,
-       (select coalesce(jsonb_agg(jsonb_build_object('sender', sender, 'words', words, 'since', since) order by sender), '[]')
-        from sending_trouble where sender = '' or sender in (select sender from waiting)) as troubles`,
-    { ...(business_id === undefined ? {} : { bind: { business_id } }), type: QueryTypes.SELECT },
+       (select coalesce(jsonb_agg(jsonb_build_object('account_id', account_id, 'sender', sender, 'words', words, 'since', since)
+          order by sender, since), '[]')
+        from sending_trouble trouble where exists (
+          select from waiting where waiting.account_id is not distinct from trouble.account_id
+            and trouble.sender in ('', waiting.sender))) as troubles`,
+    { bind, type: QueryTypes.SELECT },
   );
   return state!;
 }

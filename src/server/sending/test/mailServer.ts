@@ -1,5 +1,5 @@
 import { createServer, type Server } from 'node:net';
-import { readMailServer, type MailServer } from '../../../post/mailConnection';
+import { readMailServer, type MailServer } from '../../../post/mailServer';
 
 export interface TalkingServer {
   /** every line but the contents */

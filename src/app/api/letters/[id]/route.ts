@@ -10,9 +10,9 @@ export async function GET(request: Request, { params }: Context): Promise<Respon
   return asMember(request, async (member) => {
     const letter = await oneLetter(member, (await params).id);
     if (!letter) return Response.json({ error: 'There is no such letter.' }, { status: 404 });
-    const { status, reason, goes_in: goesIn, from_address } = letter;
+    const { status, reason, goes_in: goesIn } = letter;
     const due = status === 'going' && goesIn === 0;
-    const waits = due ? await whyLetterWaits(member, from_address) : undefined;
+    const waits = due ? await whyLetterWaits(member, letter.id) : undefined;
     const answer: LetterStatus = { status, reason, goesIn, ...(waits ? { waits } : {}) };
     return Response.json(answer);
   });

@@ -1,4 +1,4 @@
-import type { StartingPoint } from '../../core/records/which/situation';
+import type { StartingPoint } from '../records/which/situation';
 
 /** Where a letter is written. @param from a record, or `invoice:LPC-1048` @param template its key; absent: the likeliest */
 export function writePath(from: StartingPoint | string, template?: string): string {
