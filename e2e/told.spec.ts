@@ -72,8 +72,10 @@ test('a device tells of what comes in while no page is in front, where that is w
   await expect(page.getByText('This device shows them from now on')).toBeVisible();
   await expectAccessible(page);
 
-  // In front, the page itself shows it.
+  // In front, the page itself shows it, above all that came before it.
   await page.goto('/post');
+  await page.getByText('Narrow the list').click();
+  await page.getByLabel('State', { exact: true }).selectOption('Came in');
   const subject = `Noticed, ${project.name}`;
   await write(`${subject} in front`);
   await expect(page.getByText(`${subject} in front`).filter({ visible: true }).first()).toBeVisible();
