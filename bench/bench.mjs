@@ -1,7 +1,7 @@
 #!/usr/bin/env node
 // npm run bench: a business of 5,000 clients and some 600 templates, its pages on the server and the writing page in a
 // browser, a template in pencil. npm run bench -- fill: the filling core beside template libraries. npm run bench -- hostile: texts that a
-// reader could be slow on; -- proof: letters proofed while they are typed; -- bringing: a file of clients; -- pages [clients]: every page on the server, in a small and in a large business; -- sending: the worker beside a kept connection; -- spam: a filter. Prints what it measured; nothing passes or
+// reader could be slow on; -- proof: letters proofed while they are typed; -- bringing: a file of clients; -- pages [clients]: every page on the server, in a small and in a large business; -- sending: the worker beside a mail library’s pooled connections; -- spam: a filter. Prints what it measured; nothing passes or
 // fails here.
 import { readFile, rm } from 'node:fs/promises';
 import path from 'node:path';

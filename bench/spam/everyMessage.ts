@@ -16,7 +16,7 @@ await mkdir(folder, { recursive: true });
 let count = 0;
 for (const letter of everyLetter(desk)) {
   if (!letter.fitting || letter.marks.some(({ kind }) => kind === 'stop')) continue;
-  const message = await compose({
+  const message = compose({
     messageId: `<${count}.f3a1c7@larkfield.example>`,
     date: now,
     from: { name: 'Imke Sandoval', address: 'imke@larkfield.example' },

@@ -2,6 +2,7 @@ import MailComposer from 'nodemailer/lib/mail-composer';
 import { directionOf } from '../core/fill/formats/direction';
 import { escapeHtml } from '../core/fill/write/escape';
 import { imageSources, withImagesAt } from '../core/fill/write/images';
+import { bytesOf } from './bytesOf';
 import { flowed } from './flowed';
 
 interface Mailbox {
@@ -51,7 +52,7 @@ export interface OutgoingLetter {
  * Composes a complete message (RFC 5322) as bytes: text that flows (RFC 3676) beside HTML (multipart/alternative, RFC
  * 2046), pictures with it (multipart/related, RFC 2387). A picture that is not given is its description.
  */
-export async function compose(letter: OutgoingLetter): Promise<Buffer> {
+export function compose(letter: OutgoingLetter): Buffer {
   const {
     copies,
     blindCopies = [],
@@ -118,7 +119,7 @@ export async function compose(letter: OutgoingLetter): Promise<Buffer> {
     ],
   } as unknown as ConstructorParameters<typeof MailComposer>[0]).compile();
   (message as { keepBcc?: boolean }).keepBcc = blindCopies.length > 0;
-  return message.build();
+  return bytesOf(message);
 }
 
 /** The letter's HTML as a document with a language and a title, for readers that read it aloud. */

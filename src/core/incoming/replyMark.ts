@@ -5,11 +5,12 @@ const DIGITS_OF_UUID = 26;
 
 /** A UUID in digits that stand in an address of mail and of the web, whatever their case. */
 export function uuidInDigits(uuid: string): string {
-  const value = BigInt(`0x${uuid.replaceAll('-', '')}`);
-  return Array.from(
-    { length: DIGITS_OF_UUID },
-    (_, i) => DIGITS[Number((value >> BigInt(5 * (25 - i))) & 31n)]!,
-  ).join('');
+  const bits = BigInt(`0x${uuid.replaceAll('-', '')}`);
+  // Base 32 of JavaScript has other digits: 0-9, a-v.
+  return bits
+    .toString(32)
+    .padStart(DIGITS_OF_UUID, '0')
+    .replace(/./g, (digit) => DIGITS[parseInt(digit, 32)]!);
 }
 
 /** The UUID that digits say; undefined: they say none. */

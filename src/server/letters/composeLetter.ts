@@ -16,7 +16,7 @@ export async function composeLetter(
   const mailbox = (one: Addressee) => ({ name: one.name, address: one.email });
   const { from, to, copies, blindCopies, replyTo } = addressingOf(filled);
   const { signatureAt } = filled;
-  const message = await compose({
+  const message = compose({
     date,
     from: mailbox(from),
     to: to.map(mailbox),

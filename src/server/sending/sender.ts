@@ -18,7 +18,7 @@ import { tryLetter, type SendingMeans } from './tryLetter';
 import { WaysOut } from './waysOut';
 
 /** How many letters to the application's own server are in hand, so that no connection waits for the database. */
-const IN_HAND = 64;
+const IN_HAND = 128;
 /** An account of which so many are in hand is left alone meanwhile. */
 const OF_ACCOUNT = 8;
 /** And so many of all: a slow server keeps nobody else's waiting before that. */

@@ -81,7 +81,7 @@ async function handOver(
 ): Promise<HandOver> {
   const connections = await waysOut.of(letter);
   const html = letter.html ?? '';
-  const unsigned = await composed({
+  const unsigned = composed({
     messageId: `<${letter.message_id}>`,
     date: letter.at,
     from: { name: letter.from_name ?? '', address: letter.from_address },
@@ -112,9 +112,9 @@ async function handOver(
 /** What is written down cannot be made into a message: trying again helps nothing. */
 class Unwritable extends Error {}
 
-async function composed(letter: Parameters<typeof compose>[0]): Promise<Buffer> {
+function composed(letter: Parameters<typeof compose>[0]): Buffer {
   try {
-    return await compose(letter);
+    return compose(letter);
   } catch (error) {
     console.error(error);
     throw new Unwritable('It cannot be made into a message. Write it anew.');
@@ -150,7 +150,10 @@ function openedAt(letter: OutgoingLetter): { openedAt?: string } {
 
 /** Where it is answered to; an address of the sender's own place says which letter is answered. */
 function answeredTo({ id, reply_to, from_name, from_address, marks_replies }: OutgoingLetter) {
-  const wanted = (readMailboxes(reply_to ?? '') ?? []).map(({ name, email }) => ({ name, address: email }));
+  const wanted = (reply_to ? (readMailboxes(reply_to) ?? []) : []).map(({ name, email }) => ({
+    name,
+    address: email,
+  }));
   if (!marks_replies || wanted.length > 1) return wanted;
   const [to = { name: from_name ?? '', address: from_address }] = wanted;
   const isOurs = domainOf(to.address) === domainOf(from_address);

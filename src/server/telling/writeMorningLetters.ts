@@ -48,7 +48,7 @@ async function tell(
     account_id: account?.id ?? null,
     account_version: account?.version ?? null,
   });
-  const message = await compose({
+  const message = compose({
     messageId: `<morning-${day}-${randomUUID()}@${domainOf(email)}>`,
     date: new Date(now()),
     from: { name: 'Fair Quill', address: email },
