@@ -15,6 +15,7 @@ try {
       : flags.includes('--demonstration-if-empty')
         ? 'if empty'
         : 'never',
+    ...(process.env.MAILBOX_BEFORE ? { mailboxes: process.env.MAILBOX_BEFORE } : {}),
     now: process.env.FAIRQUILL_NOW ? Date.parse(process.env.FAIRQUILL_NOW) : Date.now(),
   });
   for (const line of done) console.log(line);

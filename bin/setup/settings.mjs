@@ -48,6 +48,8 @@ export function environmentFor(settings, databaseUrl) {
     INCOMING_PORT: String(settings.incomingPort),
     MAILBOX_SMTP_PORT: String(settings.mailboxSmtpPort),
     MAILBOX_PORT: String(settings.mailboxPort),
+    // What lay in its mailboxes before it was started: the demonstration's letters that had arrived.
+    ...(settings.dataDir ? { MAILBOX_BEFORE: path.join(settings.dataDir, 'mailbox') } : {}),
     ...(settings.mailboxImapPort ? { MAILBOX_IMAP_PORT: String(settings.mailboxImapPort) } : {}),
     ...(settings.providerPort
       ? {

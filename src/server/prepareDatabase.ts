@@ -4,6 +4,7 @@ import { readDemonstration } from '../data/demonstration/readDemonstration';
 import { inSentence } from '../data/databaseError';
 import { grantTo } from '../data/grants';
 import { migrate } from '../data/migrate';
+import { writeLettersThatArrived } from './demonstration/writeLettersThatArrived';
 import { prepareJobs } from './jobs';
 
 export interface Preparation {
@@ -12,6 +13,8 @@ export interface Preparation {
   /** the folder of the demonstration data */
   demonstration: string;
   load: 'anew' | 'if empty' | 'never';
+  /** the folder of what lies in the stand-in's mailboxes: filled when the demonstration is loaded */
+  mailboxes?: string;
   /** what "today" in the demonstration data is read from */
   now: number;
   /** the role that the application works as, where that is not the owner of the tables */
@@ -24,7 +27,7 @@ export interface Preparation {
  */
 export async function prepareDatabase(
   url: string,
-  { migrations, demonstration, load, now, role }: Preparation,
+  { migrations, demonstration, load, mailboxes, now, role }: Preparation,
 ): Promise<string[]> {
   const database = openDatabase(url, { connections: 3, statementSeconds: 0 });
   try {
@@ -39,6 +42,7 @@ export async function prepareDatabase(
       const why = load === 'anew' ? await whyNotReset(database, data) : undefined;
       if (why) throw new Error(why);
       await loadDemonstration(database, data);
+      if (mailboxes) await database.acrossBusinesses(() => writeLettersThatArrived(database, mailboxes));
       done.push('The demonstration business is loaded.');
     }
     return done;

@@ -47,11 +47,15 @@ export class Letters {
       this.length -= this.kept.shift()!.raw.length;
   }
 
-  /** Reads a message, and adds it. @param envelope by whom it was handed over, and for whom */
-  async take(raw: Buffer, { from, to }: { from: string; to: string[] }): Promise<void> {
+  /**
+   * Reads a message, and adds it.
+   * @param envelope by whom it was handed over, and for whom
+   * @param before it came when it says that it was written, not now
+   */
+  async take(raw: Buffer, { from, to }: { from: string; to: string[] }, before = false): Promise<void> {
     const parsed = await simpleParser(raw);
     this.add({
-      receivedAt: new Date().toISOString(),
+      receivedAt: ((before && parsed.date) || new Date()).toISOString(),
       from: parsed.from?.text ?? '',
       envelopeFrom: from,
       to,

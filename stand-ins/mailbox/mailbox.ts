@@ -3,11 +3,15 @@
 // and, where Dovecot is on this machine, the mailboxes of the business as mail programs read them (IMAP).
 import { hasDovecot, startDovecot } from '../imap/startDovecot';
 import { startProvider } from '../provider/startProvider';
+import { takeBefore } from './before';
 import { startHttp } from './http';
 import { Letters } from './letters';
 import { startSmtp } from './smtp';
 
 const letters = new Letters();
+const { MAILBOX_BEFORE } = process.env;
+if (MAILBOX_BEFORE)
+  await takeBefore(letters, MAILBOX_BEFORE).catch((error: Error) => console.error(error.message));
 const listen = () => startSmtp(letters, Number(process.env.MAILBOX_SMTP_PORT ?? 3425));
 let smtp = listen();
 const ports = {

@@ -18,6 +18,10 @@ export interface ArchiveLetter {
 
 const AT_ONCE = 200;
 
+/** Of a letter that was not sent from here it is known who of the business wrote it. */
+const MEMBER = (what: 'full_name' | 'email') =>
+  `select ${what} from member where member.business_id = message.business_id and member.id = message.member_id`;
+
 /** The letters of a business that went or came, or of one of its clients, the oldest first. */
 export async function* archiveLetters(
   { sequelize }: Pick<Database, 'sequelize'>,
@@ -27,7 +31,9 @@ export async function* archiveLetters(
   let after = 0;
   for (;;) {
     const rows = await sequelize.query<ArchiveLetter>(
-      `select id, sequence, message_id, at, subject, language, from_name, from_address,
+      `select id, sequence, message_id, at, subject, language,
+         coalesce(from_name, case direction when 'out' then (${MEMBER('full_name')}) end) as from_name,
+         coalesce(from_address, case direction when 'out' then (${MEMBER('email')}) end) as from_address,
          (select coalesce(jsonb_agg(jsonb_build_object('role', role, 'name', name, 'address', address) order by position), '[]')
           from message_recipient where message_recipient.business_id = message.business_id and message_recipient.message_id = message.id)
            as recipients,
