@@ -90,3 +90,14 @@ it('nothing that a letter says becomes a page’s markup', () => {
   }
   expect(letterPage(letters.find(1)!, true)).toContain('<iframe sandbox ');
 });
+
+it('a letter without HTML is seen by its words, and so is one of HTML beside its own', () => {
+  const letters = new Letters();
+  letters.add({ ...letter(['a@x.example']), text: 'Only words', html: '' });
+  letters.add({ ...letter(['a@x.example']), text: 'Words beside' });
+  const [words, html] = [letterPage(letters.find(1)!, false), letterPage(letters.find(2)!, false)];
+  expect(words).toContain('<pre>Only words</pre>');
+  expect(words).not.toContain('<iframe');
+  expect(html).toContain('<pre>Words beside</pre>');
+  expect(html).toContain('<iframe');
+});

@@ -63,12 +63,13 @@ export function letterPage(letter: Letter, imap: boolean): string {
     ({ name, size }, place) =>
       `<li><a href="/letters/${letter.id}/files/${place}">${escape(name)}</a> <small>${size} bytes</small></li>`,
   );
+  const asText = `<pre>${escape(letter.text)}</pre>`;
   const headers = letter.headers.map(({ name, value }) => `${name}: ${value}`).join('\n');
   return frame(
     letter.subject || '(no subject)',
     `<p><a href="/?to=${encodeURIComponent(letter.to[0] ?? '')}">Back to the mailbox</a></p>
 <article><small>${escape(letter.from)} to ${escape(letter.to.join(', '))} · ${escape(letter.receivedAt)}</small>
-<iframe sandbox title="The letter as its reader sees it" src="/letters/${letter.id}/html"></iframe>
+${letter.html ? `<iframe sandbox title="The letter as its reader sees it" src="/letters/${letter.id}/html"></iframe>` : asText}
 ${along.length ? `<h2>With it</h2><ul>${along.join('')}</ul>` : ''}</article>
 <article><h2>Answer as its reader</h2><form method="post" action="/letters/${letter.id}/answer">
 <label>From another address<br><input name="from" placeholder="${escape(letter.to[0] ?? '')}"></label>
@@ -85,7 +86,7 @@ ${along.length ? `<h2>With it</h2><ul>${along.join('')}</ul>` : ''}</article>
 <label>In these words<br><input name="words" size="50"></label>
 <label><input type="checkbox" name="inWords"> without a report that programs read</label>
 <button>Say so</button></form></article>
-<article><h2>As text</h2><pre>${escape(letter.text)}</pre></article>
+${letter.html ? `<article><h2>As text</h2>${asText}</article>` : ''}
 <article><h2>Headers</h2><pre>${escape(headers)}</pre></article>`,
   );
 }

@@ -27,6 +27,11 @@ const WAITS = `(message.settled_at is null and message.came_as in ('answer', 'ot
 
 const KNOWN = '(message.client_id is not null or message.enquiry_id is not null)';
 
+/** The record that a letter is about, in a query of its own: the planner tries the joins of a query in every order, which takes longer than all the rest. */
+const ABOUT = (kind: 'enquiry' | 'project' | 'booking' | 'invoice', name: string) =>
+  `(select jsonb_build_object('kind', '${kind}', 'key', key, 'name', ${name}) from ${kind}
+    where ${kind}.business_id = message.business_id and ${kind}.id = message.${kind}_id)`;
+
 const LETTERS = `select message.id, message.direction, message.kind, message.status, message.reason, message.subject,
     message.text, message.quoted, message.html, message.at, message.from_name, message.from_address, message.notes,
     message.status = 'going' and message.tries >= ${TRIED_LONG} as "triedLong",
@@ -41,11 +46,10 @@ const LETTERS = `select message.id, message.direction, message.kind, message.sta
     member.full_name as member, member.key as member_key, client.name as client, client.key as client_key,
     template.name as template, template.key as template_key,
     case
-      when invoice.id is not null then jsonb_build_object('kind', 'invoice', 'key', invoice.key, 'name', coalesce(invoice.number, 'draft'))
-      when booking.id is not null then jsonb_build_object('kind', 'booking', 'key', booking.key, 'name', booking.service)
-      when enquiry.id is not null then
-        jsonb_build_object('kind', 'enquiry', 'key', enquiry.key, 'name', coalesce(enquiry.name, enquiry.email))
-      when project.id is not null then jsonb_build_object('kind', 'project', 'key', project.key, 'name', project.title)
+      when message.invoice_id is not null then ${ABOUT('invoice', "coalesce(number, 'draft')")}
+      when message.booking_id is not null then ${ABOUT('booking', 'service')}
+      when message.enquiry_id is not null then ${ABOUT('enquiry', 'coalesce(name, email)')}
+      when message.project_id is not null then ${ABOUT('project', 'title')}
     end as about,
     coalesce((select jsonb_agg(jsonb_build_object('role', role, 'name', name, 'address', address) order by position)
       from message_recipient one where one.business_id = message.business_id and one.message_id = message.id), '[]') as recipients,
@@ -58,29 +62,29 @@ const LETTERS = `select message.id, message.direction, message.kind, message.sta
   left join member on member.business_id = message.business_id and member.id = message.member_id
   left join client on client.business_id = message.business_id and client.id = message.client_id
   left join template on template.business_id = message.business_id and template.id = message.template_id
-  left join enquiry on enquiry.business_id = message.business_id and enquiry.id = message.enquiry_id
-  left join project on project.business_id = message.business_id and project.id = message.project_id
-  left join booking on booking.business_id = message.business_id and booking.id = message.booking_id
-  left join invoice on invoice.business_id = message.business_id and invoice.id = message.invoice_id
   where message.business_id = $business_id and message.status <> 'draft'`;
 
 const LONGEST_FIRST = 'order by message.at, message.sequence';
 const NEWEST_FIRST = 'order by message.at desc, message.sequence desc';
 
+/** What waits for somebody or for its hour. */
+interface KindOfLetter {
+  /** only what did not go as it should, and nobody has dealt with */
+  needsSomebody?: boolean | undefined;
+  /** only what waits for its hour, the soonest first */
+  forLater?: boolean | undefined;
+  /** only what came in and waits, the longest first: from whoever is in the records, or from somebody unknown */
+  waiting?: 'known' | 'unknown' | undefined;
+}
+
 /** Which letters: of a client, about a record of a kind, or one state. All: everything lately. */
-export interface LetterFilter {
+export interface LetterFilter extends KindOfLetter {
   client_id?: string;
   about?: { kind: 'enquiry' | 'project' | 'booking' | 'invoice'; id: string };
   /** these alone */
   ids?: readonly string[];
   /** what follows the letter at a place */
   after?: readonly [string, string];
-  /** only what did not go as it should, and nobody has dealt with */
-  needsSomebody?: boolean;
-  /** only what waits for its hour, the soonest first */
-  forLater?: boolean;
-  /** only what came in and waits, the longest first: from whoever is in the records, or from somebody unknown */
-  waiting?: 'known' | 'unknown';
   narrowing?: LetterNarrowing;
   /** the moment that the times of it are counted from */
   now?: Date;
@@ -88,6 +92,20 @@ export interface LetterFilter {
 
 const NEEDS = `and (message.settled_at is null and message.status in ('${NEEDS_SOMEBODY.join("', '")}')
   or message.status = 'going' and message.tries >= ${TRIED_LONG})`;
+
+function inKind({ needsSomebody, forLater, waiting }: KindOfLetter): string {
+  return [
+    needsSomebody ? NEEDS : '',
+    forLater ? `and message.status = 'later'` : '',
+    waiting
+      ? `and message.direction = 'in' and ${WAITS} and ${waiting === 'known' ? KNOWN : `not ${KNOWN}`}`
+      : '',
+  ].join(' ');
+}
+
+function orderOf({ forLater, waiting }: KindOfLetter): string {
+  return forLater ? 'order by message.goes_at' : waiting ? LONGEST_FIRST : NEWEST_FIRST;
+}
 
 const IN_STATE: Readonly<Record<NarrowingState, string>> = {
   'needs somebody': NEEDS,
@@ -103,7 +121,7 @@ const OF_KEY = (table: 'member' | 'template') =>
   `and message.${table}_id = (select id from ${table} one where one.business_id = $business_id and one.key = $${table})`;
 
 /** The conditions of a narrowing, with what they are told. */
-function narrowed({ state, member, template, time }: LetterNarrowing, now: Date): [string, object] {
+export function narrowed({ state, member, template, time }: LetterNarrowing, now: Date): [string, object] {
   const since = new Date(now.getTime() - (Number(time) || 365) * 86_400_000);
   const conditions = [
     state ? IN_STATE[state] : '',
@@ -124,22 +142,18 @@ export async function lettersOf(
   filter: LetterFilter,
   most: number,
 ): Promise<KeptLetter[]> {
-  const { client_id, about, ids, after, needsSomebody = false, forLater = false, waiting } = filter;
+  const { client_id, about, ids, after, needsSomebody, forLater, waiting } = filter;
   const { narrowing = {}, now = new Date() } = filter;
   const [alsoNarrowed, narrowedBy] = narrowed(narrowing, now);
   const conditions = [
     client_id === undefined ? '' : 'and message.client_id = $client_id',
     about === undefined ? '' : `and message.${about.kind}_id = $about_id`,
-    needsSomebody ? NEEDS : '',
-    forLater ? `and message.status = 'later'` : '',
-    waiting
-      ? `and message.direction = 'in' and ${WAITS} and ${waiting === 'known' ? KNOWN : `not ${KNOWN}`}`
-      : '',
+    inKind({ needsSomebody, forLater, waiting }),
     ids === undefined ? '' : 'and message.id = any($ids::uuid[])',
     after === undefined ? '' : 'and (message.at, message.sequence) < ($at::timestamptz, $sequence::bigint)',
     alsoNarrowed,
   ].join(' ');
-  const order = forLater ? 'order by message.goes_at' : waiting ? LONGEST_FIRST : NEWEST_FIRST;
+  const order = orderOf({ forLater, waiting });
   return sequelize.query<KeptLetter>(`${LETTERS} ${conditions} ${order} limit ${Math.floor(most)}`, {
     bind: {
       business_id,
@@ -154,20 +168,32 @@ export async function lettersOf(
 }
 
 /**
- * The ids of the newest letters of the business at work that have all of some words, each given in the forms in which it
- * may stand (core/searching/searchWays).
+ * The letters of several kinds, each in its own order and so many of each. What they say is fetched for all at once: the
+ * planner is longer over that than over finding them.
  */
-export async function foundLetters(
-  { sequelize }: Database,
-  wanted: readonly (readonly string[])[],
+export async function lettersOfKinds(
+  database: Database,
+  business_id: string,
+  kinds: readonly KindOfLetter[],
   most: number,
-): Promise<string[]> {
-  if (wanted.length === 0) return [];
-  const rows = await sequelize.query<{ id: string }>(
-    'select found_letters as id from found_letters($wanted::jsonb, $most::integer)',
-    { bind: { wanted: JSON.stringify(wanted), most }, type: QueryTypes.SELECT },
+): Promise<KeptLetter[][]> {
+  const found = await database.sequelize.query<{ id: string; part: number }>(
+    kinds
+      .map(
+        (
+          kind,
+          part,
+        ) => `(select message.id, ${part} as part, row_number() over (${orderOf(kind)}) as nth from message
+          where message.business_id = $business_id and message.status <> 'draft' ${inKind(kind)} ${orderOf(kind)} limit ${Math.floor(most)})`,
+      )
+      .join(' union all ') + ' order by part, nth',
+    { bind: { business_id }, type: QueryTypes.SELECT },
   );
-  return rows.map(({ id }) => id);
+  if (found.length === 0) return kinds.map(() => []);
+  const ids = [...new Set(found.map(({ id }) => id))];
+  const letters = await lettersOf(database, business_id, { ids }, ids.length);
+  const byId = new Map(letters.map((letter) => [letter.id, letter]));
+  return kinds.map((_, part) => found.flatMap((one) => (one.part === part ? (byId.get(one.id) ?? []) : [])));
 }
 
 export async function letterById(

@@ -2,7 +2,7 @@ import type { AnswersWaiting, Asks } from '../../core/contract/letters';
 import { formatsOf } from '../../core/fill/formats/formatsOf';
 import { enquiryIn } from '../../core/incoming/enquiryIn';
 import type { RecordBook } from '../../core/records/recordBook';
-import { lettersOf, type KeptLetter } from '../../data/repositories/letters';
+import { lettersOfKinds, type KeptLetter } from '../../data/repositories/letters';
 import { workWays } from '../../data/repositories/records/workWays';
 import { businessBook } from '../businessBook';
 import { connection } from '../connection';
@@ -17,11 +17,12 @@ const MOST = 20;
 /** What came in from people and waits to be answered. */
 export const answersWaiting = forMember(async (member: CurrentMember): Promise<AnswersWaiting> => {
   const { business_id } = member;
-  const database = connection();
-  const [known, unknown] = [
-    await lettersOf(database, business_id, { waiting: 'known' }, MOST + 1),
-    await lettersOf(database, business_id, { waiting: 'unknown' }, MOST + 1),
-  ];
+  const [known = [], unknown = []] = await lettersOfKinds(
+    connection(),
+    business_id,
+    [{ waiting: 'known' }, { waiting: 'unknown' }],
+    MOST + 1,
+  );
   const shown = await showLetters(member, [...known.slice(0, MOST), ...unknown.slice(0, MOST)]);
   const ofKnown = Math.min(known.length, MOST);
   return {

@@ -70,4 +70,19 @@ describe('Post is narrowed', () => {
     expect(templates.map(([key]) => key)).toContain('first-reminder');
     expect((await narrowingChoices({ ...elsewhere })).templates).toEqual([]);
   });
+
+  it('beside words that none of the newest thousands has', async () => {
+    const old = (await findLetters(imke, 'piano', { state: 'gone' })).map(({ id }) => id);
+    expect(old.length).toBeGreaterThan(0);
+    await connection().inBusiness(imke.business_id, () =>
+      connection().sequelize.query(
+        `insert into message (business_id, id, message_id, direction, status, thread_id, subject, text, at)
+         select '${imke.business_id}', gen_random_uuid(), 'many-' || n || '@larkfield.example', 'out', 'sent', gen_random_uuid(),
+           'One of many', 'Nothing of note', timestamptz '2026-11-25T08:59:00Z' from generate_series(1, 3001) n`,
+      ),
+    );
+    expect(await findLetters(imke, 'of note', { state: 'gone' })).toHaveLength(50);
+    expect((await findLetters(imke, 'piano', { state: 'gone' })).map(({ id }) => id)).toEqual(old);
+    expect(await findLetters(imke, 'piano', { state: 'came back', time: 'before' })).toEqual([]);
+  });
 });

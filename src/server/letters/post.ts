@@ -1,4 +1,4 @@
-import { lettersOf, type KeptLetter } from '../../data/repositories/letters';
+import { lettersOf, lettersOfKinds, type KeptLetter } from '../../data/repositories/letters';
 import { unlessNoPlace } from '../../data/repositories/lists/listPages';
 import { isNarrowed, type LetterNarrowing } from '../../core/contract/letterNarrowing';
 import { now } from '../clock';
@@ -30,12 +30,14 @@ export const post = forMember(
     const before =
       place || isNarrowed(narrowing)
         ? []
-        : [
-            ...(await lettersOf(database, business_id, { needsSomebody: true }, MOST_FIRST)),
-            ...(await lettersOf(database, business_id, { waiting: 'known' }, MOST_FIRST)),
-            ...(await lettersOf(database, business_id, { waiting: 'unknown' }, MOST_FIRST)),
-            ...(await lettersOf(database, business_id, { forLater: true }, MOST_FIRST)),
-          ];
+        : (
+            await lettersOfKinds(
+              database,
+              business_id,
+              [{ needsSomebody: true }, { waiting: 'known' }, { waiting: 'unknown' }, { forLater: true }],
+              MOST_FIRST,
+            )
+          ).flat();
     const newest = await unlessNoPlace(
       lettersOf(
         database,
