@@ -67,18 +67,8 @@ const LETTERS = `select message.id, message.direction, message.kind, message.sta
 const LONGEST_FIRST = 'order by message.at, message.sequence';
 const NEWEST_FIRST = 'order by message.at desc, message.sequence desc';
 
-/** What waits for somebody or for its hour. */
-interface KindOfLetter {
-  /** only what did not go as it should, and nobody has dealt with */
-  needsSomebody?: boolean | undefined;
-  /** only what waits for its hour, the soonest first */
-  forLater?: boolean | undefined;
-  /** only what came in and waits, the longest first: from whoever is in the records, or from somebody unknown */
-  waiting?: 'known' | 'unknown' | undefined;
-}
-
-/** Which letters: of a client, about a record of a kind, or one state. All: everything lately. */
-export interface LetterFilter extends KindOfLetter {
+/** Which letters: of a client, or about a record of a kind. All: everything lately. */
+export interface LetterFilter {
   client_id?: string;
   about?: { kind: 'enquiry' | 'project' | 'booking' | 'invoice'; id: string };
   /** these alone */
@@ -93,23 +83,22 @@ export interface LetterFilter extends KindOfLetter {
 const NEEDS = `and (message.settled_at is null and message.status in ('${NEEDS_SOMEBODY.join("', '")}')
   or message.status = 'going' and message.tries >= ${TRIED_LONG})`;
 
-function inKind({ needsSomebody, forLater, waiting }: KindOfLetter): string {
-  return [
-    needsSomebody ? NEEDS : '',
-    forLater ? `and message.status = 'later'` : '',
-    waiting
-      ? `and message.direction = 'in' and ${WAITS} and ${waiting === 'known' ? KNOWN : `not ${KNOWN}`}`
-      : '',
-  ].join(' ');
-}
+const CAME_AND_WAITS = `and message.direction = 'in' and ${WAITS}`;
 
-function orderOf({ forLater, waiting }: KindOfLetter): string {
-  return forLater ? 'order by message.goes_at' : waiting ? LONGEST_FIRST : NEWEST_FIRST;
-}
+/** What waits for somebody or for its hour: which letters, in which order. */
+const KINDS = {
+  /** what did not go as it should, and nobody has dealt with */
+  'needs somebody': [NEEDS, NEWEST_FIRST],
+  /** what came in and waits, from whoever is in the records */
+  'waits, known': [`${CAME_AND_WAITS} and ${KNOWN}`, LONGEST_FIRST],
+  /** … and from somebody unknown */
+  'waits, unknown': [`${CAME_AND_WAITS} and not ${KNOWN}`, LONGEST_FIRST],
+  'for later': [`and message.status = 'later'`, 'order by message.goes_at'],
+} as const;
 
 const IN_STATE: Readonly<Record<NarrowingState, string>> = {
   'needs somebody': NEEDS,
-  'waits for an answer': `and message.direction = 'in' and ${WAITS}`,
+  'waits for an answer': CAME_AND_WAITS,
   'for later': `and message.status = 'later'`,
   'going out': `and message.status in ('going', 'held')`,
   gone: `and message.status in ('sent', 'delivered', 'opened')`,
@@ -135,26 +124,23 @@ export function narrowed({ state, member, template, time }: LetterNarrowing, now
   ];
 }
 
-/** Letters, newest first unless it is said otherwise. */
+/** Letters, newest first. */
 export async function lettersOf(
   { sequelize }: Database,
   business_id: string,
   filter: LetterFilter,
   most: number,
 ): Promise<KeptLetter[]> {
-  const { client_id, about, ids, after, needsSomebody, forLater, waiting } = filter;
-  const { narrowing = {}, now = new Date() } = filter;
+  const { client_id, about, ids, after, narrowing = {}, now = new Date() } = filter;
   const [alsoNarrowed, narrowedBy] = narrowed(narrowing, now);
   const conditions = [
     client_id === undefined ? '' : 'and message.client_id = $client_id',
     about === undefined ? '' : `and message.${about.kind}_id = $about_id`,
-    inKind({ needsSomebody, forLater, waiting }),
     ids === undefined ? '' : 'and message.id = any($ids::uuid[])',
     after === undefined ? '' : 'and (message.at, message.sequence) < ($at::timestamptz, $sequence::bigint)',
     alsoNarrowed,
   ].join(' ');
-  const order = orderOf({ forLater, waiting });
-  return sequelize.query<KeptLetter>(`${LETTERS} ${conditions} ${order} limit ${Math.floor(most)}`, {
+  return sequelize.query<KeptLetter>(`${LETTERS} ${conditions} ${NEWEST_FIRST} limit ${Math.floor(most)}`, {
     bind: {
       business_id,
       ...(client_id === undefined ? {} : { client_id }),
@@ -174,19 +160,16 @@ export async function lettersOf(
 export async function lettersOfKinds(
   database: Database,
   business_id: string,
-  kinds: readonly KindOfLetter[],
+  kinds: readonly (keyof typeof KINDS)[],
   most: number,
 ): Promise<KeptLetter[][]> {
+  const parts = kinds.map((kind, part) => {
+    const [which, order] = KINDS[kind];
+    return `(select message.id, ${part} as part, row_number() over (${order}) as nth from message
+      where message.business_id = $business_id and message.status <> 'draft' ${which} ${order} limit ${Math.floor(most)})`;
+  });
   const found = await database.sequelize.query<{ id: string; part: number }>(
-    kinds
-      .map(
-        (
-          kind,
-          part,
-        ) => `(select message.id, ${part} as part, row_number() over (${orderOf(kind)}) as nth from message
-          where message.business_id = $business_id and message.status <> 'draft' ${inKind(kind)} ${orderOf(kind)} limit ${Math.floor(most)})`,
-      )
-      .join(' union all ') + ' order by part, nth',
+    `select id, part from (${parts.join(' union all ')}) found order by part, nth`,
     { bind: { business_id }, type: QueryTypes.SELECT },
   );
   if (found.length === 0) return kinds.map(() => []);

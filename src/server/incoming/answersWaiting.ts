@@ -20,7 +20,7 @@ export const answersWaiting = forMember(async (member: CurrentMember): Promise<A
   const [known = [], unknown = []] = await lettersOfKinds(
     connection(),
     business_id,
-    [{ waiting: 'known' }, { waiting: 'unknown' }],
+    ['waits, known', 'waits, unknown'],
     MOST + 1,
   );
   const shown = await showLetters(member, [...known.slice(0, MOST), ...unknown.slice(0, MOST)]);

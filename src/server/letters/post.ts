@@ -34,7 +34,7 @@ export const post = forMember(
             await lettersOfKinds(
               database,
               business_id,
-              [{ needsSomebody: true }, { waiting: 'known' }, { waiting: 'unknown' }, { forLater: true }],
+              ['needs somebody', 'waits, known', 'waits, unknown', 'for later'],
               MOST_FIRST,
             )
           ).flat();

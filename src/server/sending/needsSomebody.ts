@@ -1,4 +1,4 @@
-import { lettersOf } from '../../data/repositories/letters';
+import { lettersOfKinds } from '../../data/repositories/letters';
 import { connection } from '../connection';
 import type { CurrentMember } from '../signIn/currentMember';
 import type { NeedsSomebody } from '../../core/contract/letters';
@@ -11,8 +11,8 @@ const MOST = 20;
 
 /** The letters of the business that did not go as they should, and what keeps others from going. */
 export const needsSomebody = forMember(async (member: CurrentMember): Promise<NeedsSomebody> => {
-  const [letters, waiting] = await Promise.all([
-    lettersOf(connection(), member.business_id, { needsSomebody: true }, MOST + 1),
+  const [[letters = []], waiting] = await Promise.all([
+    lettersOfKinds(connection(), member.business_id, ['needs somebody'], MOST + 1),
     lettersWaiting(member),
   ]);
   return {

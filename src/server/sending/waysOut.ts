@@ -7,7 +7,7 @@ import { serverOf } from '../accounts/serverOf';
 import { signingInTo } from '../accounts/signingInTo';
 
 /** How many letters go at once to the application's own server, each over a connection of its own; fewer where it wants that. */
-const TO_SERVER = 32;
+const TO_SERVER = 24;
 /** And to that of an account: providers allow few. */
 const TO_ACCOUNT = 4;
 
