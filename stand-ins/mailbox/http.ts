@@ -12,6 +12,7 @@ import {
 } from './asClient';
 import { contentOf } from './attachmentsIn';
 import { showPictures } from './showPictures';
+import { unsubscribe } from './unsubscribe';
 import type { Letters } from './letters';
 import { letterPage, listPage } from './page';
 
@@ -20,7 +21,7 @@ import { letterPage, listPage } from './page';
  * GET /letters?to=ADDRESS · DELETE /letters · POST /refuse {code, words, times, to} · POST /delay {milliseconds} ·
  * POST /cut {times}: the line breaks in the middle of the next letters · POST /away {milliseconds}: nothing answers by SMTP for so
  * long · POST /letters/N/answer, its reader answers · POST /letters/N/open, their mail program shows it with its pictures ·
- * POST /letters/N/report, a server says what became of it · POST /write {from, to, subject, text, onlyMailbox}, somebody writes ·
+ * POST /letters/N/unsubscribe, they want no more of a circular · POST /letters/N/report, a server says what became of it · POST /write {from, to, subject, text, onlyMailbox}, somebody writes ·
  * POST /elsewhere {from, to, subject, text, answers}, somebody of the business writes in another mail program.
  * It sets no cookies, as ports share them.
  */
@@ -49,7 +50,11 @@ async function answer(
   const url = new URL(request.url ?? '/', 'http://mailbox');
   const route = `${request.method} ${url.pathname}`;
   const letter = letters.find(
-    Number(/^\/letters\/(\d+)(?:\/html|\/answer|\/open|\/report|\/files\/\d+)?$/.exec(url.pathname)?.[1]),
+    Number(
+      /^\/letters\/(\d+)(?:\/html|\/answer|\/open|\/report|\/unsubscribe|\/files\/\d+)?$/.exec(
+        url.pathname,
+      )?.[1],
+    ),
   );
   if (route === 'GET /')
     return page(response, listPage(letters, url.searchParams.get('to') ?? undefined, business.imap?.port));
@@ -92,6 +97,10 @@ async function answer(
   }
   if (request.method === 'POST' && letter && url.pathname.endsWith('/open')) {
     await showPictures(letter);
+    return done(request, response);
+  }
+  if (request.method === 'POST' && letter && url.pathname.endsWith('/unsubscribe')) {
+    await unsubscribe(letter);
     return done(request, response);
   }
   if (request.method === 'POST' && letter && url.pathname.endsWith('/report')) {

@@ -101,3 +101,15 @@ it('a letter without HTML is seen by its words, and so is one of HTML beside its
   expect(html).toContain('<pre>Words beside</pre>');
   expect(html).toContain('<iframe');
 });
+
+it('a circular can be ended on its page, and no other letter', () => {
+  const letters = new Letters();
+  const headers = [
+    { name: 'list-unsubscribe', value: '<http://127.0.0.1/no-more>' },
+    { name: 'list-unsubscribe-post', value: 'List-Unsubscribe=One-Click' },
+  ];
+  letters.add({ ...letter(['a@x.example']), headers });
+  letters.add(letter(['a@x.example']));
+  expect(letterPage(letters.find(1)!, false)).toContain('action="/letters/1/unsubscribe"');
+  expect(letterPage(letters.find(2)!, false)).not.toContain('unsubscribe');
+});

@@ -1,5 +1,6 @@
 import { escape } from '../escape';
 import type { Letter, Letters } from './letters';
+import { unsubscribeAddress } from './unsubscribe';
 
 const STYLE = `body{margin:0;font:15px/1.5 system-ui,sans-serif;background:#e8e4da;color:#1f2933}
 main{max-width:760px;margin:0 auto;padding:24px 16px}a{color:#4b3f8f}
@@ -64,6 +65,9 @@ export function letterPage(letter: Letter, imap: boolean): string {
       `<li><a href="/letters/${letter.id}/files/${place}">${escape(name)}</a> <small>${size} bytes</small></li>`,
   );
   const asText = `<pre>${escape(letter.text)}</pre>`;
+  const noMore = unsubscribeAddress(letter)
+    ? `<form method="post" action="/letters/${letter.id}/unsubscribe"><button>Want no more of these</button></form>`
+    : '';
   const headers = letter.headers.map(({ name, value }) => `${name}: ${value}`).join('\n');
   return frame(
     letter.subject || '(no subject)',
@@ -80,7 +84,7 @@ ${along.length ? `<h2>With it</h2><ul>${along.join('')}</ul>` : ''}</article>
 <label><input type="checkbox" name="unmarked"> without saying which letter it answers</label>
 <label><input type="checkbox" name="outOfOffice"> by a program: they are away</label>${imap ? ONLY_MAILBOX : ''}
 <button>Answer</button></form>
-<h2>As their mail program</h2><form method="post" action="/letters/${letter.id}/open"><button>Show it with its pictures</button></form>
+<h2>As their mail program</h2><form method="post" action="/letters/${letter.id}/open"><button>Show it with its pictures</button></form>${noMore}
 <h2>As the mail server</h2><form method="post" action="/letters/${letter.id}/report">
 <label>It says that the letter<br><select name="state"><option value="failed">came back</option><option value="delayed">waits</option><option value="delivered">has arrived</option></select></label>
 <label>In these words<br><input name="words" size="50"></label>

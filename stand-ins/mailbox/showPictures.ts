@@ -1,3 +1,4 @@
+import { isHere } from './here';
 import type { Letter } from './letters';
 
 /** Fetches the pictures of a letter that are on this machine, as a mail program does that shows them. @throws Error where there are none */
@@ -5,12 +6,8 @@ export async function showPictures({ html }: Pick<Letter, 'html'>): Promise<void
   const sources = [...html.matchAll(/<img\b[^>]*?\bsrc="(https?:[^"]+)"/g)].map(([, source]) =>
     source!.replaceAll('&amp;', '&'),
   );
-  const here = sources.filter((source) => /^(?:localhost|127(?:\.\d{1,3}){3})$/.test(hostOf(source)));
+  const here = sources.filter(isHere);
   if (here.length === 0)
     throw new Error('This letter has no picture that is fetched from here: nothing tells that it is shown.');
   await Promise.all(here.map((source) => fetch(source)));
-}
-
-function hostOf(address: string): string {
-  return URL.canParse(address) ? new URL(address).hostname : '';
 }
