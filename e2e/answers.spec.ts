@@ -137,29 +137,6 @@ test('an answer is there within two seconds, is answered in its thread, and so i
   await expect(card).toHaveCount(0);
 });
 
-test('a letter that had arrived before is answered out of its reader’s mailbox', async ({ page, request }, {
-  project,
-}) => {
-  const [client, address] =
-    project.name === 'desk-later'
-      ? ['lowcellar', 'dez@lowcellar.example']
-      : ['tidelineroom', 'anouk@tideline.example'];
-  const [letter] = (await (
-    await request.get(`${MAILBOX}/letters?to=${encodeURIComponent(address)}`)
-  ).json()) as { id: number; subject: string }[];
-  await signIn(page);
-  await page.goto(`/clients/${client}`);
-  const answer = page.getByRole('link', { name: `Re: ${letter!.subject}` });
-  await expect(answer).toHaveCount(0);
-  await request.post(`${MAILBOX}/letters/${letter!.id}/answer`, {
-    data: { text: 'It is paid.', quotes: true },
-  });
-  await expect(answer).toBeVisible();
-  await answer.click();
-  await expect(page.getByRole('heading', { name: `Re: ${letter!.subject}`, level: 1 })).toBeVisible();
-  await expect(page.getByText('It is paid.').filter({ visible: true }).first()).toBeVisible();
-});
-
 test('a letter that came back says why, and its cure sends it', async ({ page, request }, { project }) => {
   const client = CLIENTS[project.name as keyof typeof CLIENTS];
   await signIn(page);
