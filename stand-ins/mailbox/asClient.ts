@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { createTransport } from 'nodemailer';
 import MailComposer from 'nodemailer/lib/mail-composer';
 import type { Dovecot } from '../imap/startDovecot';
-import type { Letter } from './letters';
+import { headerOf, type Letter } from './letters';
 
 /** How whoever got a letter answers it. */
 export interface Answer {
@@ -32,7 +32,6 @@ export interface Report {
   inWords?: boolean;
 }
 
-const headerOf = ({ headers }: Letter, name: string) => headers.find((one) => one.name === name)?.value ?? '';
 const addressIn = (value: string) => (/<([^<>]+)>/.exec(value)?.[1] ?? value).trim();
 
 /** A message as it is brought, and to whom. */

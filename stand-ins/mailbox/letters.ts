@@ -20,6 +20,10 @@ export interface Letter {
   raw: string;
 }
 
+/** What a header of a letter says, by its name in lower case; empty: it has none. */
+export const headerOf = ({ headers }: Pick<Letter, 'headers'>, name: string): string =>
+  headers.find((one) => one.name === name)?.value ?? '';
+
 /** What a delivery is met with: any, or one to an address. */
 export interface Refusal {
   code: number;

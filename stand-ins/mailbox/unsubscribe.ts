@@ -1,14 +1,13 @@
 import { isHere } from './here';
-import type { Letter } from './letters';
+import { headerOf, type Letter } from './letters';
 
 /** What a mail program asks for when its user wants no more of a circular (RFC 8058). */
 const ONE_CLICK = 'List-Unsubscribe=One-Click';
 
 /** How a letter says that its reader may have no more of its kind (RFC 2369, 3.2); undefined: it does not, or not in one press. */
-export function unsubscribeAddress({ headers }: Pick<Letter, 'headers'>): string | undefined {
-  const of = (name: string) => headers.find((one) => one.name === name)?.value ?? '';
-  if (of('list-unsubscribe-post').trim() !== ONE_CLICK) return undefined;
-  return [...of('list-unsubscribe').matchAll(/<\s*(https?:[^>]+?)\s*>/g)][0]?.[1];
+export function unsubscribeAddress(letter: Pick<Letter, 'headers'>): string | undefined {
+  if (headerOf(letter, 'list-unsubscribe-post').trim() !== ONE_CLICK) return undefined;
+  return /<\s*(https?:[^>]+?)\s*>/.exec(headerOf(letter, 'list-unsubscribe'))?.[1];
 }
 
 /** Asks for no more, as a mail program does. @throws Error where the letter has no way to, where that is elsewhere, or it was refused */

@@ -38,7 +38,7 @@ function isAddrSpec(text: string): boolean {
 
 /** The mailboxes of a header's line (RFC 5322, 3.4), groups opened; undefined where it is not such a line. */
 export function readMailboxes(line: string): Mailbox[] | undefined {
-  if (line.length > LONGEST_LINE) return undefined;
+  if (!line || line.length > LONGEST_LINE) return undefined;
   const parsed = emailAddresses.parseAddressList({ input: line, rfc6532: true });
   const mailboxes = parsed?.flatMap((one) => (one.type === 'group' ? one.addresses : [one]));
   return mailboxes?.map(({ name, address }) => ({ name: name ?? '', email: address }));

@@ -173,7 +173,7 @@ export async function lettersOfKinds(
     { bind: { business_id }, type: QueryTypes.SELECT },
   );
   if (found.length === 0) return kinds.map(() => []);
-  const ids = [...new Set(found.map(({ id }) => id))];
+  const ids = found.map(({ id }) => id);
   const letters = await lettersOf(database, business_id, { ids }, ids.length);
   const byId = new Map(letters.map((letter) => [letter.id, letter]));
   return kinds.map((_, part) => found.flatMap((one) => (one.part === part ? (byId.get(one.id) ?? []) : [])));

@@ -150,10 +150,7 @@ function openedAt(letter: OutgoingLetter): { openedAt?: string } {
 
 /** Where it is answered to; an address of the sender's own place says which letter is answered. */
 function answeredTo({ id, reply_to, from_name, from_address, marks_replies }: OutgoingLetter) {
-  const wanted = (reply_to ? (readMailboxes(reply_to) ?? []) : []).map(({ name, email }) => ({
-    name,
-    address: email,
-  }));
+  const wanted = (readMailboxes(reply_to ?? '') ?? []).map(({ name, email }) => ({ name, address: email }));
   if (!marks_replies || wanted.length > 1) return wanted;
   const [to = { name: from_name ?? '', address: from_address }] = wanted;
   const isOurs = domainOf(to.address) === domainOf(from_address);
