@@ -1,4 +1,5 @@
 import { expect, test, type APIRequestContext, type Page } from '@playwright/test';
+import { narrowPost } from './narrowPost';
 import { expectAccessible, signIn } from './signedIn';
 import { arrived, editable, mailboxOf, sendButton, stetAll, typeBehind } from './writing';
 
@@ -43,7 +44,8 @@ async function newest(request: APIRequestContext, address: string, subject: stri
 }
 
 /** On a phone Post is a list; at a desk what waits stands beside it, with its words. */
-async function openInPost(page: Page, subject: string) {
+async function openInPost(page: Page, state: string, subject: string) {
+  await narrowPost(page, state);
   await page.getByRole('link', { name: subject }).filter({ visible: true }).first().click();
   await expect(page.getByRole('heading', { name: subject, level: 1 })).toBeVisible();
 }
@@ -137,6 +139,29 @@ test('an answer is there within two seconds, is answered in its thread, and so i
   await expect(card).toHaveCount(0);
 });
 
+test('a letter that had arrived before is answered out of its reader’s mailbox', async ({ page, request }, {
+  project,
+}) => {
+  const [client, address] =
+    project.name === 'desk-later'
+      ? ['lowcellar', 'dez@lowcellar.example']
+      : ['tidelineroom', 'anouk@tideline.example'];
+  const [letter] = (await (
+    await request.get(`${MAILBOX}/letters?to=${encodeURIComponent(address)}`)
+  ).json()) as { id: number; subject: string }[];
+  await signIn(page);
+  await page.goto(`/clients/${client}`);
+  const answer = page.getByRole('link', { name: `Re: ${letter!.subject}` });
+  await expect(answer).toHaveCount(0);
+  await request.post(`${MAILBOX}/letters/${letter!.id}/answer`, {
+    data: { text: 'It is paid.', quotes: true },
+  });
+  await expect(answer).toBeVisible();
+  await answer.click();
+  await expect(page.getByRole('heading', { name: `Re: ${letter!.subject}`, level: 1 })).toBeVisible();
+  await expect(page.getByText('It is paid.').filter({ visible: true }).first()).toBeVisible();
+});
+
 test('a letter that came back says why, and its cure sends it', async ({ page, request }, { project }) => {
   const client = CLIENTS[project.name as keyof typeof CLIENTS];
   await signIn(page);
@@ -151,7 +176,7 @@ test('a letter that came back says why, and its cure sends it', async ({ page, r
   });
   const card = page.locator('.needs-letter').filter({ hasText: subject });
   await expect(card).toContainText('There is no such address.', { timeout: 2_000 });
-  await openInPost(page, subject);
+  await openInPost(page, 'Came back', subject);
   await expect(page.getByText(/^delayed,/)).toBeVisible();
   await page.getByRole('link', { name: 'Write it anew' }).click();
   await editable(page);
@@ -184,7 +209,7 @@ test('somebody in no record stands apart with what they ask, and what is hostile
     asked.push(route.request().url());
     return route.fulfill({ contentType: 'image/png', body: '' });
   });
-  await openInPost(page, subject);
+  await openInPost(page, 'Came in', subject);
   await expect(page.getByText('07700 900321').first()).toBeVisible();
   await page.getByRole('button', { name: 'Show it as it was made' }).click();
   await expect(page.frameLocator('iframe').getByText('tune it?')).toBeVisible();

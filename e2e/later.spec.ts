@@ -1,5 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
 import { ask } from './database';
+import { narrowPost } from './narrowPost';
 import { expectAccessible, signIn } from './signedIn';
 import { arrived, editable, expectReady, mailboxOf, sendButton, stetAll, typeBehind } from './writing';
 
@@ -46,7 +47,7 @@ test('a letter for later waits, is written on, and goes at its hour with what wa
   await signIn(page);
   await putOff(page, client);
   await page.goto('/post');
-  await expect(page.getByRole('heading', { name: 'For later' })).toBeVisible();
+  await narrowPost(page, 'For later');
   await page
     .getByRole('link', { name: /tomorrow at 08:00/ })
     .filter({ hasText: client === 'lin' ? 'Lin' : 'Brandvold' })

@@ -1,4 +1,5 @@
 import { expect, test, type APIRequestContext, type Page } from '@playwright/test';
+import { narrowPost } from './narrowPost';
 import { expectAccessible, signIn } from './signedIn';
 import { arrived, mailboxOf } from './writing';
 
@@ -107,6 +108,7 @@ test('what was written in another mail program joins the client’s letters, and
   await expect(page.getByText('It was written in another mail program.').first()).toBeVisible();
   await expectAccessible(page);
   await page.goto('/post');
+  await narrowPost(page, 'Came in');
   await expect(page.getByText(`Re: ${subject}`).filter({ visible: true }).first()).toBeVisible();
   await expect(page.getByText(`Private, ${project.name}`)).toHaveCount(0);
   await takeOut(page);

@@ -1,4 +1,5 @@
 import { expect, test } from '@playwright/test';
+import { narrowPost } from './narrowPost';
 import { expectAccessible, signIn } from './signedIn';
 
 const MAILBOX = process.env.MAILBOX_URL!;
@@ -74,8 +75,7 @@ test('a device tells of what comes in while no page is in front, where that is w
 
   // In front, the page itself shows it, above all that came before it.
   await page.goto('/post');
-  await page.getByText('Narrow the list').click();
-  await page.getByLabel('State', { exact: true }).selectOption('Came in');
+  await narrowPost(page, 'Came in');
   const subject = `Noticed, ${project.name}`;
   await write(`${subject} in front`);
   await expect(page.getByText(`${subject} in front`).filter({ visible: true }).first()).toBeVisible();
