@@ -2,6 +2,8 @@ import path from 'node:path';
 import { demonstrationDesk } from '../src/server/writing/demonstrationDesk';
 import { everyLetter, type WrittenLetter } from './letters/everyLetter';
 import { meanReciprocalRank, placed, rankedDemonstration } from './letters/ranking';
+import { measure } from './letters/recognised/measure';
+import { filledLetters, typedLetters } from './letters/recognised/toldLetters';
 import { SITUATIONS, SITUATIONS_AT } from './letters/situations';
 import { stumblesOf } from './letters/rulesOfEnglish';
 
@@ -10,7 +12,7 @@ process.stdout.on('error', (error: NodeJS.ErrnoException) => process.exit(error.
 
 // npm run letters -- ["Name of a template" [record:KEY]]: the demonstration's letters. Without a name all of them are
 // read, and what a rule finds is listed; the exit code tells whether there was anything. With --proof: what the proof says of
-// each letter that fits, to be read by eye. With --ranking: where the right template stands in situations that were written down.
+// each letter that fits, to be read by eye. With --recognised: how well clients’ facts are found in letters. With --ranking: where the right template stands in situations that were written down.
 const [name, record] = process.argv.slice(2);
 const desk = await demonstrationDesk(path.resolve('src/data/demonstration'), Date.now());
 if (name === '--proof') {
@@ -37,6 +39,19 @@ if (name === '--proof') {
   console.log(
     `${all.length} situations, ${all.filter(({ place }) => place === 1).length} with the right template first; mean reciprocal rank ${meanReciprocalRank(all).toFixed(3)}.`,
   );
+} else if (name === '--recognised') {
+  const told = await demonstrationDesk(path.resolve('src/data/demonstration'), SITUATIONS_AT);
+  const [filled, typed] = [filledLetters(told), typedLetters(told)];
+  const all = measure([...filled, ...typed], told.context);
+  for (const mistake of all.mistakes) console.log(mistake);
+  for (const [what, { right, wrong, missed, certainWrong, precision, recall }] of [
+    [`${filled.length} filled letters`, measure(filled, told.context)],
+    [`${typed.length} typed letters`, measure(typed, told.context)],
+    [`${filled.length + typed.length} letters in all`, all],
+  ] as const)
+    console.log(
+      `${what}: ${right} facts found, ${wrong} taken wrongly (${certainWrong} of them certain), ${missed} missed; precision ${precision.toFixed(3)}, recall ${recall.toFixed(3)}.`,
+    );
 } else if (name) {
   for (const letter of everyLetter(desk)) {
     const from = `${letter.start.kind}:${letter.start.key}`;

@@ -2,7 +2,7 @@ import { readdir } from 'node:fs/promises';
 import path from 'node:path';
 import type { ReadPassage } from '../../src/core/fill/paths/scope';
 import type { Problem } from '../../src/core/problems/problem';
-import { LONGEST_TEMPLATE, readText } from './readText';
+import { LONGEST_TEMPLATE, readText } from '../command/readText';
 import { readPassage } from '../../src/core/template/text/readTemplate';
 
 /** Reads every `.md` of a folder as a passage, by name. Problems are reported under the path given. */

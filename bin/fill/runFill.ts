@@ -12,7 +12,6 @@ import { imageSources } from '../../src/core/fill/write/images';
 import { proof } from '../../src/core/proof/proof';
 import { SCHEMA_DEFAULTS } from '../../src/core/records/defaults';
 import { readRecords } from '../../src/core/records/read/readRecords';
-import { RecordBook } from '../../src/core/records/recordBook';
 import { schemaOf } from '../../src/core/records/schema';
 import type { RecordsFile } from '../../src/core/records/recordsFile';
 import type { Recipient } from '../../src/core/records/which/chooseRecipient';
@@ -29,42 +28,31 @@ import type { AddressedLetter, Attachment } from '../../src/server/letters/compo
 import { isMeantFor } from '../../src/core/writing/proofLetter';
 import { readAttachments } from './readAttachments';
 import { readPictures } from './readPictures';
-import { LONGEST_RECORDS, LONGEST_TEMPLATE, readText, UnreadableFile } from './readText';
-
-export interface Streams {
-  out: (text: string) => void;
-  err: (text: string) => void;
-}
-
-/** What keeps the command from filling, said to the person who typed it. */
-class Unusable extends Error {
-  constructor(readonly lines: string[]) {
-    super(lines.join('\n'));
-  }
-}
+import { LONGEST_RECORDS, LONGEST_TEMPLATE, readText } from '../command/readText';
+import { situate } from '../command/situate';
+import { doing, Unusable, type Streams } from '../command/unusable';
 
 /** The `fill` command. Gives its exit code: 0 filled, 3 filled with holes, 2 unusable (docs/templates.md). */
-export async function runFill(argv: string[], { out, err }: Streams): Promise<number> {
-  try {
-    const given = readArguments(argv);
-    if (Array.isArray(given)) throw new Unusable([...given.map((line) => `fill: ${line}`), USAGE]);
-    const { compiled, records } = await readEverything(given);
-    const situation = situate(given, compiled, records);
-    const answers = answersOf(given, compiled, records);
-    const filled = {
-      ...fillTemplate(compiled, situation, answers),
-      ...addresseesOf(compiled, situation),
-    };
-    const attached = given.as === 'eml' ? await attachmentsOf(filled, situation, compiled, given) : [];
-    out(await written(filled, situation, compiled, answers, given, attached));
-    for (const { file, line, column, reason } of filled.holes) err(`${file}:${line}:${column}: ${reason}\n`);
-    return filled.holes.length ? 3 : 0;
-  } catch (error) {
-    if (error instanceof UnreadableFile) err(`${error.message}\n`);
-    else if (error instanceof Unusable) err(`${error.lines.join('\n')}\n`);
-    else throw error;
-    return 2;
-  }
+export function runFill(argv: string[], { out, err }: Streams): Promise<number> {
+  return doing(
+    async () => {
+      const given = readArguments(argv);
+      if (Array.isArray(given)) throw new Unusable([...given.map((line) => `fill: ${line}`), USAGE]);
+      const { compiled, records } = await readEverything(given);
+      const situation = situationOf(given, compiled, records);
+      const answers = answersOf(given, compiled, records);
+      const filled = {
+        ...fillTemplate(compiled, situation, answers),
+        ...addresseesOf(compiled, situation),
+      };
+      const attached = given.as === 'eml' ? await attachmentsOf(filled, situation, compiled, given) : [];
+      out(await written(filled, situation, compiled, answers, given, attached));
+      for (const { file, line, column, reason } of filled.holes)
+        err(`${file}:${line}:${column}: ${reason}\n`);
+      return filled.holes.length ? 3 : 0;
+    },
+    { out, err },
+  );
 }
 
 async function readEverything(
@@ -97,35 +85,19 @@ async function readEverything(
   return { compiled: judged.compiled, records: read.value };
 }
 
-function situate(
-  { from, now, member, to, template }: FillArguments,
-  { head }: CompiledTemplate,
-  records: RecordsFile,
-): Situation {
+function situationOf(given: FillArguments, { head }: CompiledTemplate, records: RecordsFile): Situation {
+  const { from, to, template } = given;
   if (head.startsFrom !== from.kind) {
     throw new Unusable([
       `${template}:1:1: “${head.name}” starts from ${head.startsFrom}, and --from names ${from.kind}:${from.key}.`,
     ]);
   }
-  const book = new RecordBook(records, now);
-  const members = [...book.members.keys()];
-  const sender = member === undefined ? book.members.values().next().value : book.members.get(member);
-  if (!sender && member !== undefined)
-    throw new Unusable([`fill: There is no member “${member}”.${didYouMean(member, members)}`]);
-  const wishes = {
-    sender: sender ?? { key: '' },
-    ...(head.writtenTo ? { writtenTo: head.writtenTo } : {}),
-  };
-  const situation = situationFrom(book, from, wishes);
-  if (!situation) {
-    const keys = book[`${from.kind === 'enquiry' ? 'enquirie' : from.kind}s`].keys();
-    throw new Unusable([
-      `fill: There is no ${from.kind} “${from.key}”.${didYouMean(from.key, keys, `${from.kind}:`)}`,
-    ]);
-  }
+  const wishes = head.writtenTo ? { writtenTo: head.writtenTo } : {};
+  const situation = situate('fill', records, given, wishes);
   if (to.length === 0) return situation;
-  return situationFrom(book, from, {
+  return situationFrom(situation.book, from, {
     ...wishes,
+    sender: situation.sender,
     recipients: to.map((key) => recipient(key, situation)),
   })!;
 }

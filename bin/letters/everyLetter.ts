@@ -39,7 +39,7 @@ export function* everyLetter(desk: WritingDesk): Generator<WrittenLetter> {
 }
 
 /** An answer to every blank that has no default. */
-function answersTo({ blanks }: CompiledTemplate, { book }: WritingDesk): Record<string, string> {
+export function answersTo({ blanks }: CompiledTemplate, { book }: WritingDesk): Record<string, string> {
   const open = [...blanks.values()].filter(({ preset }) => preset === undefined);
   return Object.fromEntries(
     open.map(({ name, answer }, i) => [name, answerOf(answer, isoOf(book.today + 7 + i))]),

@@ -3,8 +3,9 @@ import { fullName } from '../people/names';
 import { partName } from '../people/partName';
 import { kindOfName } from '../people/kindOfName';
 import { PHONE } from '../people/phonePattern';
-import { datesIn } from '../proof/reading/datesIn';
-import { languageGuessed } from '../proof/reading/languageGuessed';
+import { datesIn } from '../reading/datesIn';
+import { CLOSING } from '../reading/closing';
+import { languageGuessed } from '../reading/languageGuessed';
 import type { IncomingMail } from './incomingMail';
 import { ownWords } from './ownWords';
 
@@ -22,10 +23,6 @@ export interface ProposedEnquiry {
 
 /** So many days are taken up, as in the form for asking. */
 const MOST_DAYS = 3;
-
-/** How letters end, in the languages that are written here: whoever wrote stands below. */
-const CLOSING =
-  /^(?:(?:with )?(?:best|kind|kindest|warm|warmest|many)?\s*(?:wishes|regards|thanks|thank you)|yours(?: (?:sincerely|faithfully|truly))?|sincerely|cheers|thanks(?: again| a lot)?|best|all the best|(?:mit )?(?:freundlichen?|besten|herzlichen?|liebe[nr]?|viele[nr]?) gr(?:ü|ue)(?:ß|ss)(?:en?)?|lg|mfg|danke|cordialement|bien (?:cordialement|à vous)|amicalement|merci)[\s,.!]*$/iu;
 
 /** A name in a line of its own: up to four words that begin with a capital. */
 const NAME = /^\p{Lu}[\p{L}\p{M}’'.-]*(?:\s(?:\p{Lu}[\p{L}\p{M}’'.-]*|and|und|et|de|van|von|&)){0,4}$/u;

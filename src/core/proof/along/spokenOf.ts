@@ -1,5 +1,5 @@
 import { alongInWords } from '../../writing/goesAlong';
-import { cuesOf, speaksOfAttached } from '../reading/cues';
+import { cuesOf, speaksOfAttached } from '../../reading/cues';
 import { bodyOf } from '../reading/lines';
 import type { Check } from '../proofMark';
 import { paperOf } from '../../papers/paperOf';

@@ -4,9 +4,9 @@ import { formatsOf } from '../../fill/formats/formatsOf';
 import { SCHEMA_DEFAULTS } from '../../records/defaults';
 import { startOf } from '../../records/recordBook';
 import type { Situation } from '../../records/which/situation';
-import { datesIn } from '../reading/datesIn';
+import { datesIn } from '../../reading/datesIn';
 import { isSaidByField, type Line } from '../reading/lines';
-import { sumsIn } from '../reading/sumsIn';
+import { sumsIn } from '../../reading/sumsIn';
 import type { Check, Proofed, ProofMark } from '../proofMark';
 
 /** A day that is not further from one of the records' is likely meant to be that; days. */

@@ -1,6 +1,6 @@
 import { readDay } from '../../dates/civil';
 import { formatsOf } from '../../fill/formats/formatsOf';
-import { cuesOf } from '../reading/cues';
+import { cuesOf } from '../../reading/cues';
 import { bodyOf } from '../reading/lines';
 import type { Check } from '../proofMark';
 

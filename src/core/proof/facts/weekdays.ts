@@ -1,6 +1,6 @@
 import { weekdayOf } from '../../dates/civil';
 import { formatsOf } from '../../fill/formats/formatsOf';
-import { datesIn, weekdayName } from '../reading/datesIn';
+import { datesIn, weekdayName } from '../../reading/datesIn';
 import { isSaidByField } from '../reading/lines';
 import type { Check } from '../proofMark';
 

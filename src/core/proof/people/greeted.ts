@@ -1,6 +1,6 @@
 import { fullName, greetingName } from '../../people/names';
 import type { Situation } from '../../records/which/situation';
-import { cuesOf } from '../reading/cues';
+import { cuesOf } from '../../reading/cues';
 import { bodyOf } from '../reading/lines';
 import type { Check } from '../proofMark';
 

@@ -1,5 +1,5 @@
 import { foreignLanguage } from '../../fitting/foreignLanguage';
-import { languageGuessed } from '../reading/languageGuessed';
+import { languageGuessed } from '../../reading/languageGuessed';
 import { bodyOf } from '../reading/lines';
 import type { Check } from '../proofMark';
 

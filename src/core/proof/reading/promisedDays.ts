@@ -3,8 +3,8 @@ import { dateWords, nameKey } from '../../dates/dateWords';
 import type { Note } from '../../fill/filled';
 import type { Situation } from '../../records/which/situation';
 import type { Place } from '../proofMark';
-import { cuesOf } from './cues';
-import { datesIn } from './datesIn';
+import { cuesOf } from '../../reading/cues';
+import { datesIn } from '../../reading/datesIn';
 import { bodyOf, isSaidByField, type Line } from './lines';
 
 /** A day that a letter offers, and where. */

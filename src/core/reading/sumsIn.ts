@@ -1,5 +1,5 @@
-import { signsOf } from '../../money/currency';
-import { readWrittenSum } from '../../money/readWrittenSum';
+import { signsOf } from '../money/currency';
+import { readWrittenSum } from '../money/readWrittenSum';
 
 /** A sum as it is written in a text. */
 export interface WrittenSum {

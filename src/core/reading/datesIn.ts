@@ -1,5 +1,5 @@
-import { civilOf, dayOf, daysInMonth, type Day } from '../../dates/civil';
-import { dateWords, nameKey, type DateWords } from '../../dates/dateWords';
+import { civilOf, dayOf, daysInMonth, type Day } from '../dates/civil';
+import { dateWords, nameKey, type DateWords } from '../dates/dateWords';
 
 /** A date as it is written in a text. */
 export interface WrittenDate {
