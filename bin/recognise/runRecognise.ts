@@ -58,7 +58,9 @@ export function runRecognise(argv: string[], { out, err }: Streams): Promise<num
       const template = printTemplate(
         recognisedTemplate(letter, finds, { startsFrom: given.from.kind, language }),
       );
-      out(given.as === 'text' ? template : `${JSON.stringify({ template, finds: finds.map(told) }, null, 2)}\n`);
+      out(
+        given.as === 'text' ? template : `${JSON.stringify({ template, finds: finds.map(told) }, null, 2)}\n`,
+      );
       const others = finds.filter(isOtherForm);
       for (const find of others) err(`${given.text}:${placeOf(text, find.start)}: ${inOtherForm(find)}\n`);
       return others.length ? 3 : 0;

@@ -52,7 +52,8 @@ export function measure(letters: readonly ToldLetter[], context: CompileContext)
 }
 
 function isRight(find: Find, { paths, row, record }: Told, situation: Situation): boolean {
-  if (!row) return paths.some((told) => areAlike(told, find.path));
+  if (paths.some((told) => areAlike(told, find.path))) return true;
+  if (!row) return false;
   const [told = ''] = paths;
   // What a section stands in is said by the fact itself, and a list of one by the list.
   if (told === '.') return find.words === find.says;

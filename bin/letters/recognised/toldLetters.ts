@@ -70,8 +70,11 @@ export function filledLetter(desk: WritingDesk, key: string, start: StartingPoin
       const note = notes.get(id);
       // What answers a blank is no fact of a record.
       if (!note || !/^(?:\.|[a-z_]+(?:\.[a-z_]+)*)$/.test(note.path)) return [];
-      const { path, record } = note;
-      return [{ start: from + start, end: from + to, paths: [path], row: id.includes('.'), record }];
+      const { path, record, steps } = note;
+      // What is outstanding is the sum of what is left of the unpaid ones.
+      const isOutstanding = path.endsWith('.unpaid_invoices') && steps.includes('sum balance');
+      const paths = [isOutstanding ? path.replace('unpaid_invoices', 'outstanding') : path];
+      return [{ start: from + start, end: from + to, paths, row: id.includes('.'), record }];
     });
     const signed = signature && { start: from + signature.from, end: from + signature.to };
     return signed ? [...said, { ...signed, paths: ['signature'], row: false }] : said;
@@ -98,8 +101,7 @@ export function typedLetters({ book }: WritingDesk): ToldLetter[] {
       const [, words, paths] = /^⟦([^|]*)\|([^⟧]*)⟧$/.exec(part) ?? [];
       const start = text.length;
       text += words ?? part;
-      if (paths !== undefined)
-        facts.push({ start, end: text.length, paths: paths.split(' '), row: false });
+      if (paths !== undefined) facts.push({ start, end: text.length, paths: paths.split(' '), row: false });
     }
     return { name: `typed, ${from}`, letter: plainText(text), situation, facts };
   });

@@ -20,7 +20,7 @@ const TIMES = new RegExp(
     // 09:30, 9.30, 9.30 am, 9h30
     '(?<hour>\\d{1,2})(?<mark>[:.]|\\s?h\\s?)(?<minute>\\d{2})(?!\\d|[.,:/]\\d)(?:\\s?(?<half>[ap])(?:\\.m\\.|m\\b))?',
     // 9 am, 9 o’clock, 9 Uhr 30
-    '(?<bare>\\d{1,2})\\s?(?:(?<bareHalf>[ap])(?:\\.m\\.|m\\b)|o[’\']clock\\b|(?<uhr>\\sUhr)(?:\\s(?<past>\\d{2})(?!\\d))?)',
+    "(?<bare>\\d{1,2})\\s?(?:(?<bareHalf>[ap])(?:\\.m\\.|m\\b)|o[’']clock\\b|(?<uhr>\\sUhr)(?:\\s(?<past>\\d{2})(?!\\d))?)",
     // half past nine, quarter to ten
     `(?<part>half|(?:a )?quarter)\\s(?<side>past|to)\\s(?<spoken>${EN}|\\d{1,2})\\b`,
     `(?<clock>${EN})\\s(?:o[’\']clock\\b|(?<clockHalf>[ap])(?:\\.m\\.|m\\b))`,

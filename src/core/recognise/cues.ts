@@ -6,15 +6,18 @@ const CUES: readonly [fact: RegExp, cue: RegExp][] = [
   ],
   [
     /^invoice\.total$/,
-    /total|\bover\b|comes to|amounts|altogether|in all|invoice .{0,25}(?:for|over|of)|gesamt|über|insgesamt|montant/iu,
+    /total|\bover\b|comes to|amounts|altogether|in all|invoice .{0,25}(?:for|over|of)|of (?:our |the |your )?invoice|gesamt|über|insgesamt|montant/iu,
   ],
   [/^invoice\.paid$/, /so far|of which|already|bereits|bisher|déjà/iu],
-  [/^invoice\.last_payment$/, /payment|received|thank|arrived|came|reached|zahlung|eingegangen|erhalten|paiement|reçu/iu],
+  [
+    /^invoice\.last_payment$/,
+    /payment|received|thank|arrived|came|reached|zahlung|eingegangen|erhalten|paiement|reçu/iu,
+  ],
   [/^invoice\.net$/, /before (?:tax|vat)|net\b|without|netto|\bht\b/iu],
   [/^invoice\.tax$/, /\btax\b|\bvat\b|mwst|tva/iu],
   [/\.outstanding$/, /in all|altogether|account|statement|insgesamt|outstanding|owe/iu],
   [/^booking\.price$/, /cost|price|fee|charge|kostet|preis|prix|coûte/iu],
-  [/^project\.value$/, /estimate|quote|work would|cost|agreed|in all|altogether|kosten|devis/iu],
+  [/^project\.value$/, /estimate|quote|work would|cost|agreed|kosten|devis/iu],
   [
     /^invoice\.due_on$/,
     /\bdue\b|\bby\b|payable|pay|until|overdue|fällig|bis zum|zahlbar|échéance|avant le|payer/iu,

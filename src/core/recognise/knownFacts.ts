@@ -2,12 +2,12 @@ import type { Step } from '../document/step';
 import type { Block, Inline } from '../document/templateDocument';
 import { FieldDesk } from '../fields/fieldDesk';
 import type { OfferedField } from '../fields/fieldsAt';
-import { compileTemplate } from '../fill/compileTemplate';
+import { compileTemplate, type CompiledTemplate } from '../fill/compileTemplate';
 import type { CompileContext } from '../fill/compile/newScope';
 import { fillTemplate } from '../fill/fillTemplate';
+import type { StartingKind } from '../records/recordKind';
 import type { FieldType } from '../records/fieldType';
 import type { Situation } from '../records/which/situation';
-import { printSteps } from '../template/tags/printTag';
 import { recognisedForms } from './recognisedForms';
 
 /** A fact of the records a letter is about, with what each of its forms says. */
@@ -41,39 +41,13 @@ const LISTED = /\.(?:items|partners|unpaid_invoices|wanted_on)$/;
 
 /** Everything that a field of a template can say of the records at hand, and how: filled once for all. */
 export function knownFacts({ situation, context, language }: Written): KnownFact[] {
-  const head = {
-    name: '',
-    group: '',
-    startsFrom: situation.start.kind,
-    subject: [],
-    ...(language === undefined ? {} : { language }),
-  };
-  const desk = new FieldDesk(head, context, {});
-  const offered = desk
-    .fieldsAt([])
-    .filter(({ unreachable }) => unreachable === undefined)
-    .flatMap(({ title, fields }) => fields.map((field) => ({ title, field })))
-    .filter(({ field }) => isSaid(field));
-  const asked = offered.flatMap(({ title, field }) =>
-    recognisedForms(field, language ?? context.schema.locale).map((steps) => ({ title, field, steps })),
-  );
-  const words: Inline[] = asked.map(({ field: { path }, steps }) => ({
-    type: 'field',
-    attrs: { path, steps },
-  }));
-  const content = [...words, { type: 'signature' } as const].map((word): Block => ({
-    type: 'paragraph',
-    content: [word],
-  }));
-  const { compiled, problems } = compileTemplate({ head, document: { type: 'doc', content } }, context);
-  if (!compiled) throw new Error(`A form of a fact does not fit: ${problems[0]!.message}`);
+  const { asked, compiled } = askingTemplate(situation.start.kind, context, language);
   const { notes, holes, text, signatureAt } = fillTemplate(compiled, situation);
   const missing = new Set(holes.map(({ id }) => id));
   const facts = new Map<string, KnownFact>();
   asked.forEach(({ title, field: { path, label, type }, steps }, i) => {
-    const { id, value, raw, path: told, steps: done } = notes[i]!;
-    if (told !== path || done.length !== steps.length)
-      throw new Error(`“${path}${printSteps(steps)}” was not told in its place.`);
+    const { id, value, raw, path: told } = notes[i]!;
+    if (told !== path) throw new Error(`“${path}” was not told in its place.`);
     if (missing.has(id) || !value.trim()) return;
     const fact = facts.get(path) ?? { path, label: `${title}, ${label}`, type, raw, forms: [] };
     fact.forms.push({ steps, says: value });
@@ -89,6 +63,57 @@ export function knownFacts({ situation, context, language }: Written): KnownFact
       forms: [{ steps: [], says }],
     });
   return [...facts.values()];
+}
+
+/** A template that says everything in each of its forms. */
+interface Asking {
+  asked: { title: string; field: OfferedField; steps: Step[] }[];
+  compiled: CompiledTemplate;
+}
+
+/** By the kind of record and the language: many letters are read one after the other. */
+const made = new WeakMap<CompileContext, Map<string, Asking>>();
+
+function askingTemplate(
+  startsFrom: StartingKind,
+  context: CompileContext,
+  language: string | undefined,
+): Asking {
+  const key = `${startsFrom} ${language ?? ''}`;
+  const known = made.get(context) ?? new Map<string, Asking>();
+  made.set(context, known);
+  let asking = known.get(key);
+  if (!asking) known.set(key, (asking = makeAsking(startsFrom, context, language)));
+  return asking;
+}
+
+function makeAsking(startsFrom: StartingKind, context: CompileContext, language: string | undefined): Asking {
+  const head = {
+    name: '',
+    group: '',
+    startsFrom,
+    subject: [],
+    ...(language === undefined ? {} : { language }),
+  };
+  const asked = new FieldDesk(head, context, {})
+    .fieldsAt([])
+    .filter(({ unreachable }) => unreachable === undefined)
+    .flatMap(({ title, fields }) => fields.map((field) => ({ title, field })))
+    .filter(({ field }) => isSaid(field))
+    .flatMap(({ title, field }) =>
+      recognisedForms(field, language ?? context.schema.locale).map((steps) => ({ title, field, steps })),
+    );
+  const words: Inline[] = asked.map(({ field: { path }, steps }) => ({
+    type: 'field',
+    attrs: { path, steps },
+  }));
+  const content = [...words, { type: 'signature' } as const].map((word): Block => ({
+    type: 'paragraph',
+    content: [word],
+  }));
+  const { compiled, problems } = compileTemplate({ head, document: { type: 'doc', content } }, context);
+  if (!compiled) throw new Error(`A form of a fact does not fit: ${problems[0]!.message}`);
+  return { asked, compiled };
 }
 
 function isSaid({ path, type }: OfferedField): boolean {

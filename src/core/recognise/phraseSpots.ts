@@ -89,7 +89,8 @@ function surenessOf(
 ): number {
   if (path === SIGNATURE) return says === written && text.slice(to).trim() === '' ? 0.99 : 0;
   const count = wordsIn(written).length;
-  if (type.kind === 'date' || type.kind === 'moment') return /^(?:today|heute|aujourd)/iu.test(written) ? 0.45 : 0.72;
+  if (type.kind === 'date' || type.kind === 'moment')
+    return /^(?:today|heute|aujourd)/iu.test(written) ? 0.45 : 0.72;
   if (type.kind === 'number') return numberSureness(written, path);
   if (type.kind === 'link') return 0.97;
   if (isName(path)) return nameSureness(written, text, { from, to }, zones);

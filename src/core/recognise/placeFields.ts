@@ -1,4 +1,12 @@
-import type { Block, Inline, Line, ListChild, Mark, Row, TemplateDocument } from '../document/templateDocument';
+import type {
+  Block,
+  Inline,
+  Line,
+  ListChild,
+  Mark,
+  Row,
+  TemplateDocument,
+} from '../document/templateDocument';
 import type { Find } from './find';
 import { SIGNATURE } from './knownFacts';
 import type { LetterText } from './letterText';
@@ -77,7 +85,9 @@ function placeInLine(
       if (start >= from) {
         made.push(...partOf(word, cut - from, start - from));
         // A field looks as the words did in whose place it stands; a link that is one of its own is none around it.
-        const marks = ((word as { marks?: Mark[] }).marks ?? []).filter((mark) => mark.type !== 'link' || !isOwnLink(put));
+        const marks = ((word as { marks?: Mark[] }).marks ?? []).filter(
+          (mark) => mark.type !== 'link' || !isOwnLink(put),
+        );
         made.push({ ...put, ...(marks.length ? { marks } : {}) } as Inline);
       }
       cut = Math.max(cut, end);

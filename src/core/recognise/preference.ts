@@ -33,13 +33,34 @@ const SAID_BY: readonly [RegExp, number][] = [
   [/^sender\.(?:phone|mobile|email)$/, 0.3],
   [/\.(?:net|tax)$/, -0.2],
   [/billing_address/, -0.1],
+  // A visit where the business is: letters to others say the same place.
+  [/^business\.address/, 0.4],
   [/\.hours_booked$/, -0.15],
   [/^(?:today|now)$/, -0.4],
   [/^now$/, -0.2],
 ];
 
+/** How somebody is reached is said behind their name. */
+const REACHED = /\.(?:phone|mobile|email)$/;
+const NAMED = 0.4;
+/** … not further away than this, in UTF-16 units. */
+const BEHIND_NAME = 30;
+
+function isNamedBefore(path: string, { text, from }: Place, facts: readonly KnownFact[]): boolean {
+  // Nobody names themselves.
+  if (path.startsWith('sender.')) return false;
+  const name = path.replace(REACHED, '.given_name');
+  const says = facts.find((fact) => fact.path === name)?.forms[0]!.says;
+  return says !== undefined && text.slice(Math.max(0, from - BEHIND_NAME), from).includes(says);
+}
+
 /** How likely a fact is meant at a place, by whose it is and what stands around; only differences count. */
-export function preferenceOf({ path }: KnownFact, place: Place, { start, client }: Situation): number {
+export function preferenceOf(
+  { path }: KnownFact,
+  place: Place,
+  { start, client }: Situation,
+  facts: readonly KnownFact[],
+): number {
   const { text, from, to, zones } = place;
   const names = path.split('.');
   const root = names[0]!;
@@ -48,6 +69,7 @@ export function preferenceOf({ path }: KnownFact, place: Place, { start, client 
   weight -= /^booking\.member\./.test(path) ? WHO_COMES : Math.max(0, hops) * PER_HOP;
   for (const [said, by] of SAID_BY) if (said.test(path)) weight += by;
   if (isSpokenOf(path, text, from, to)) weight += CUE;
+  if (REACHED.test(path) && isNamedBefore(path, place, facts)) weight += NAMED;
   if (isIn(zones.greeting, from, to)) weight += root === 'recipient' ? ZONE : 0;
   else if (isIn(zones.signedOff, from, to))
     weight += root === 'sender' ? ZONE : root === 'business' ? ZONE / 2 : 0;
@@ -87,5 +109,8 @@ function alike(path: string): string {
     .replace(/^(?:client|project)\.next_booking\./, 'booking.')
     .replace(/\.(?:date|starts_at)$/, '.day')
     .replace(/\.(?:end_time|ends_at)$/, '.end')
-    .replace(/^(?:client\.(?:billing_)?address|booking\.location|project\.location|invoice\.bill_to)/, 'where');
+    .replace(
+      /^(?:client\.(?:billing_)?address|booking\.location|project\.location|invoice\.bill_to)/,
+      'where',
+    );
 }

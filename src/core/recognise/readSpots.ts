@@ -146,12 +146,7 @@ function formOfDay(forms: readonly Form[], written: WrittenDay, words: string): 
 /** Days as far from today as this are hardly meant without their year. */
 const FAR = 200;
 
-function surenessOfDay(
-  { day, month, year, weekday }: WrittenDay,
-  is: Day,
-  today: Day,
-  path: string,
-): number {
+function surenessOfDay({ day, month, year, weekday }: WrittenDay, is: Day, today: Day, path: string): number {
   if (path === 'now' || path.startsWith('now')) return 0;
   if (path === 'today') return day !== undefined && month !== undefined ? 0.85 : 0;
   const near = Math.abs(is - today) <= FAR;
@@ -161,5 +156,6 @@ function surenessOfDay(
   }
   if (day !== undefined) return near ? 0.85 : 0;
   if (month !== undefined) return 0.7;
-  return Math.abs(is - today) <= 14 ? 0.72 : 0.4;
+  // Any Monday is one: of a visit or a day to pay by it may be this one.
+  return Math.abs(is - today) <= 14 && !path.startsWith('enquiry.') ? 0.72 : 0.4;
 }

@@ -70,6 +70,8 @@ const CLOSE = 0.12;
 const ONE_OF_TWO = 0.78;
 /** … and what a fact is of a record that only another one names: the client’s last visit, whoever is responsible. */
 const BY_ANOTHER = 0.85;
+/** What equals a fact and hardly means it. */
+const BY_CHANCE = 0.45;
 const MOST_OTHERS = 4;
 
 /** Which fact words say: the likeliest at their place. */
@@ -78,11 +80,12 @@ function choose({ from, to, means }: Spot, { text, facts, zones, situation }: Ar
   const weighed = means
     .filter(({ sure }) => sure > 0)
     .map((meaning) => ({
-      meaning: isNamedByAnother(facts[meaning.fact]!.path)
-        ? { ...meaning, sure: Math.min(meaning.sure, BY_ANOTHER) }
-        : meaning,
+      meaning: {
+        ...meaning,
+        sure: Math.min(meaning.sure, mostSure(meaning, facts[meaning.fact]!, situation)),
+      },
       fact: facts[meaning.fact]!,
-      weight: preferenceOf(facts[meaning.fact]!, place, situation) + meaning.sure,
+      weight: preferenceOf(facts[meaning.fact]!, place, situation, facts) + meaning.sure,
     }))
     .sort((a, b) => b.weight - a.weight);
   const [best, ...others] = weighed;
@@ -98,6 +101,16 @@ function choose({ from, to, means }: Spot, { text, facts, zones, situation }: Ar
     others: others.slice(0, MOST_OTHERS).map(saidBy),
   };
   return isOfRow(find, best.fact, text, zones) ? undefined : find;
+}
+
+/** How sure a fact can be by whose it is. */
+function mostSure({ steps }: Meaning, { path, type: { kind } }: KnownFact, { start }: Situation): number {
+  // An answer to somebody who asks tells what would be, not what was.
+  const isOfBefore =
+    start.kind === 'enquiry' && /^(?:booking|invoice|project|client\.last_booking)\./.test(path);
+  const isVague = ['money', 'duration', 'number'].includes(kind) || steps[0]?.step === 'weekday';
+  if (isOfBefore && isVague) return BY_CHANCE;
+  return isNamedByAnother(path) ? BY_ANOTHER : 1;
 }
 
 function saidBy({ meaning: { steps, says }, fact }: { meaning: Meaning; fact: KnownFact }): Said {
@@ -133,9 +146,7 @@ function supported(finds: readonly Find[], text: string): Find[] {
       other.certainty >= CERTAIN &&
       isOfDay(other) &&
       ownerOf(other.path) === ownerOf(find.path) &&
-      !/[.!?]\s|\n\s*\n/u.test(
-        text.slice(Math.min(other.end, find.end), Math.max(other.start, find.start)),
-      );
+      !/[.!?]\s|\n\s*\n/u.test(text.slice(Math.min(other.end, find.end), Math.max(other.start, find.start)));
     const around = finds.slice(Math.max(0, i - NEIGHBOURS), i + NEIGHBOURS + 1);
     return around.some(isNear) ? { ...find, certainty: SUPPORTED } : find;
   });

@@ -62,10 +62,7 @@ function yearlyOf(path: string): Step[][] {
 /** A part of a sum, where letters ask for one. */
 function sharesOf(path: string): Step[][] {
   return /\.(?:total|value|price|balance)$/.test(path)
-    ? [
-        [{ step: 'share', percent: '50' }],
-        [{ step: 'share', percent: '50' }, { step: 'whole money' }],
-      ]
+    ? [[{ step: 'share', percent: '50' }], [{ step: 'share', percent: '50' }, { step: 'whole money' }]]
     : [];
 }
 

@@ -1,3 +1,4 @@
+import type { Line } from '../document/templateDocument';
 import type { StartingKind } from '../records/recordKind';
 import type { Template } from '../template/template';
 import type { Find } from './find';
@@ -7,7 +8,12 @@ import { fieldOf, placeFields } from './placeFields';
 /** Where a template goes that nobody has sorted yet. */
 const GROUP = 'From letters';
 const NAMELESS = 'From a letter';
-const LONGEST_NAME = 60;
+/** Cut where it is longer, in UTF-16 units. */
+const LONGEST_NAME = 50;
+/** A line of fewer words greets, or signs. */
+const SOME_WORDS = 3;
+/** What a letter without a subject needs before it can go. */
+const NO_SUBJECT: Line = [{ type: 'gap', attrs: { words: 'what it is about' } }];
 
 /**
  * The template that a letter becomes when fields stand in the place of the client’s facts.
@@ -25,25 +31,38 @@ export function recognisedTemplate(
       name: nameOf(letter, finds),
       group: GROUP,
       startsFrom,
-      subject,
+      subject: subject.length ? subject : NO_SUBJECT,
       ...(language === undefined ? {} : { language }),
     },
     document,
   };
 }
 
-/** What its subject, or else its first line, says beside the facts: “Invoice is still open”. */
-function nameOf({ text, subject, begins, document }: LetterText, finds: readonly Find[]): string {
-  const [first] = document.content;
-  const lines = [subject, first && 'content' in first ? first.content : []];
-  for (const line of lines) {
-    const from = begins.get(line as typeof subject);
-    if (from === undefined) continue;
-    const end = text.indexOf('\n', from);
-    const said = withoutFinds(text, from, end < 0 ? text.length : end, finds);
-    if (/\p{L}{3}/u.test(said)) return said.slice(0, LONGEST_NAME).trim();
+/** What its subject says beside the facts, or else the first of its lines that has none: “Invoice is still open”. */
+function nameOf({ text, subject, begins }: LetterText, finds: readonly Find[]): string {
+  const said = (from: number, to: number) => withoutFinds(text, from, to, finds);
+  const from = begins.get(subject);
+  const ofSubject = from === undefined ? '' : said(from, endOfLine(text, from));
+  if (/\p{L}{3}/u.test(ofSubject)) return shortened(ofSubject);
+  for (let at = from === undefined ? 0 : endOfLine(text, from) + 1; at < text.length;) {
+    const end = endOfLine(text, at);
+    const words = text.slice(at, end);
+    const hasFacts = finds.some((find) => find.start < end && find.end > at);
+    if (!hasFacts && (words.match(/\p{L}{3,}/gu) ?? []).length >= SOME_WORDS) return shortened(words.trim());
+    at = end + 1;
   }
   return NAMELESS;
+}
+
+function endOfLine(text: string, from: number): number {
+  const end = text.indexOf('\n', from);
+  return end < 0 ? text.length : end;
+}
+
+/** Whole words, as many as a name may have. */
+function shortened(words: string): string {
+  if (words.length <= LONGEST_NAME) return words;
+  return words.slice(0, LONGEST_NAME).replace(/[\s\p{P}]+\S*$/u, '') || words.slice(0, LONGEST_NAME);
 }
 
 function withoutFinds(text: string, from: number, to: number, finds: readonly Find[]): string {

@@ -6,7 +6,7 @@ import { rowAt, type Zones } from './zones';
 const CLOSES = /\.(?:total|balance|outstanding)$/;
 /** Facts that several records have, each its own. */
 const EACH_ITS_OWN = /\.(?:items|service|title|number|given_name|unpaid_invoices)$/;
-const KINDS = new Set(['money', 'date', 'moment', 'duration', 'number', 'collection']);
+const FIGURES = new Set(['money', 'date', 'moment', 'duration', 'number']);
 
 /**
  * Whether what was found is a row’s own: of a table that repeats records, or a whole item of a list. No field by itself says it for
@@ -19,7 +19,7 @@ export function isOfRow(
   zones: Zones,
 ): boolean {
   const at = rowAt(zones, start, end);
-  if (!at || !(KINDS.has(type.kind) || EACH_ITS_OWN.test(path))) return false;
+  if (!at || !(FIGURES.has(type.kind) || type.kind === 'collection' || EACH_ITS_OWN.test(path))) return false;
   const { listing, row } = at;
   if (listing.table) return !(row === listing.rows.length - 1 && CLOSES.test(path));
   const { from, to } = listing.rows[row]!;
@@ -27,7 +27,8 @@ export function isOfRow(
     .slice(from, to)
     .replace(/^\s*(?:[-*•–]|\d{1,3}[.)])\s+/u, '')
     .trim();
-  return item === words || withFigures(listing.rows.map((one) => text.slice(one.from, one.to))) > 1;
+  if (item === words) return true;
+  return FIGURES.has(type.kind) && withFigures(listing.rows.map((one) => text.slice(one.from, one.to))) > 1;
 }
 
 /** In how many of some lines figures stand. */

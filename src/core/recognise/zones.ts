@@ -32,7 +32,7 @@ export function zonesOf(text: string, language: string, listed: readonly Listing
   const zones: Zones = { listed };
   const greeting = cuesOf(language)?.greeting;
   const lines: { line: string; from: number }[] = [];
-  for (let from = 0; from <= text.length; ) {
+  for (let from = 0; from <= text.length;) {
     const end = text.indexOf('\n', from);
     const to = end < 0 ? text.length : end;
     if (text.slice(from, to).trim()) lines.push({ line: text.slice(from, to), from });
