@@ -18,7 +18,7 @@ export const TYPED_LETTERS: readonly TypedLetter[] = [
 
 Dear Ms ⟦Hartigan|recipient.family_name⟧,
 
-just to say I will be with you ⟦tomorrow|booking.starts_at⟧ at ⟦9.30am|booking.starts_at⟧ for the ⟦tuning visit|booking.service⟧. Last time, on the 16th, I was late, so I shall leave Overstrand early. It takes ⟦an hour and a half|booking.duration⟧ and costs ⟦£78|booking.price⟧ as ever.
+just to say I will be with you ⟦tomorrow|booking.starts_at⟧ at ⟦9.30am|booking.starts_at⟧ for the ⟦tuning visit|booking.service⟧. Last time, on ⟦the 16th|client.last_booking.starts_at⟧, I was late, so I shall leave Overstrand early. It takes ⟦an hour and a half|booking.duration⟧ and costs ⟦£78|booking.price⟧ as ever.
 
 If you need me: ⟦07700 900145|sender.mobile booking.member.mobile⟧.
 
@@ -129,7 +129,7 @@ Would you measure the door of ⟦3 Weir Cottages|booking.location client.address
   {
     from: 'client:latimer',
     member: 'teo',
-    marked: `Dear Sir ⟦Godfrey|recipient.given_name recipient.greeting_name⟧,
+    marked: `Dear ⟦Sir|recipient.honorific⟧ ⟦Godfrey|recipient.given_name recipient.greeting_name⟧,
 
 the ⟦new key tops|project.title⟧ are cut. As of today they are waiting for glue to cure. You are welcome in the workshop on ⟦Thursday 3 December|booking.starts_at⟧ from ⟦11.30|booking.starts_at⟧; all will be done by ⟦4 December|project.ends_on⟧.
 
@@ -253,5 +253,97 @@ we have not been to ⟦Hill Farm|client.address.street client.address⟧ for a w
 Ring ⟦01632 960144|business.phone sender.phone⟧ or write to ⟦imke@larkfield.example|sender.email⟧.
 
 ⟦Imke Sandoval|sender.full_name⟧`,
+  },
+  {
+    from: 'booking:b71',
+    member: 'imke',
+    marked: `Subject: See you on ⟦the 10th|booking.starts_at⟧
+
+Hello ⟦Ingrid|recipient.greeting_name⟧,
+
+I have you in the book for ⟦10/12|booking.starts_at⟧, ⟦10 am|booking.starts_at⟧ sharp, at ⟦Seaholme, North Parade, Overstrand|booking.location client.address⟧. Please have ⟦the parlour grand|booking.items client.items⟧ closed the night before. It'll be ⟦£78.00|booking.price⟧ and I'm away again by ⟦half eleven|booking.ends_at⟧.
+
+See you then
+⟦Imke|sender.given_name⟧ (⟦07700 900 144|sender.mobile⟧)`,
+  },
+  {
+    from: 'client:brandvold',
+    member: 'runa',
+    marked: `Dear Ms ⟦Brandvold|recipient.family_name⟧,
+
+our letter to you at ⟦ingrid@brandvold.example|client.email recipient.email⟧ came back. Is it still right? We only want to confirm ⟦Thursday 10 December 2026|booking.starts_at⟧.
+
+We also have ⟦01632960112|client.phone recipient.phone⟧ and the mobile ⟦+44 7700 900211|client.mobile recipient.mobile⟧.
+
+Kind regards,
+⟦Runa Okafor|sender.full_name⟧
+⟦Larkfield Piano Care|business.name⟧`,
+  },
+  {
+    from: 'invoice:LPC-1050',
+    member: 'runa',
+    marked: `Subject: Your part payment
+
+Dear Mrs ⟦Ionescu|recipient.family_name⟧,
+
+thank you for ⟦£80.00|invoice.paid invoice.last_payment⟧, which reached us on ⟦5 Nov|invoice.last_paid_on⟧. There remain ⟦£137.20|invoice.balance⟧ on ⟦LPC-1050|invoice.number⟧; they're not due until ⟦9 December|invoice.due_on⟧, so no hurry. The whole invoice was ⟦£217.20|invoice.total⟧.
+
+⟦Runa|sender.given_name⟧`,
+  },
+  {
+    from: 'project:stpetroc-repair',
+    member: 'imke',
+    marked: `Dear ⟦Verity|recipient.greeting_name⟧,
+
+about the ⟦pedal and trapwork repair|project.title⟧ at ⟦St Petroc's|client.name⟧: we start on ⟦15 December|project.starts_on⟧ and I'd be at the church on ⟦Thursday the 17th|booking.starts_at⟧ from ⟦ten o'clock|booking.starts_at⟧ till ⟦1pm|booking.ends_at⟧. I'll collect the key from ⟦the vestry, ring twice|client.custom.key_from⟧.
+
+For the whole thing I had quoted ⟦£520|project.value⟧ and that stands. Mr Vane need not be there.
+
+All good wishes
+⟦Imke Sandoval|sender.full_name⟧`,
+  },
+  {
+    from: 'booking:b76',
+    member: 'teo',
+    marked: `⟦Padraig|recipient.greeting_name⟧,
+
+a note through your door as you have no email: tuning on ⟦Fri 18 Dec|booking.starts_at⟧, ⟦10|booking.starts_at⟧-⟦11.30|booking.ends_at⟧. ⟦5 Tanners Yard|booking.location client.address booking.location.street client.address.street⟧, ⟦the parlour upright|booking.items client.items⟧. Usual ⟦78 pounds|booking.price⟧.
+
+Ring ⟦07700 900145|sender.mobile booking.member.mobile⟧ if it is no good to you. Otherwise till ⟦the 18th|booking.starts_at⟧.
+
+⟦Teo|sender.given_name⟧`,
+  },
+  {
+    from: 'client:fairhavenhome',
+    member: 'runa',
+    marked: `Subject: ⟦Hire of a second upright|project.title⟧
+
+Dear ⟦Mrs|recipient.honorific⟧ ⟦Adler|recipient.family_name⟧,
+
+⟦Fairhaven Retirement Home|client.name⟧ can have the hire piano from ⟦10 December|project.starts_on⟧ to ⟦8 February 2027|project.ends_on⟧ for ⟦£270|project.value⟧. ⟦Gantry & Rill|project.partners⟧ would bring it. ⟦Teo|booking.member.given_name⟧ is with you anyway on ⟦11 December|booking.starts_at⟧ at ⟦2pm|booking.starts_at⟧ and could look at where it might stand.
+
+Your invoice ⟦LPC-1054|invoice.number⟧ (⟦£110.40|invoice.balance invoice.total⟧) is due on ⟦Friday|invoice.due_on⟧, by the way.
+
+With best wishes
+⟦Runa|sender.given_name⟧`,
+  },
+  {
+    from: 'booking:b73',
+    member: 'teo',
+    marked: `Hi ⟦Sunniva|recipient.greeting_name⟧,
+
+is ⟦Monday 14 December|booking.starts_at⟧ still good? I would be at ⟦The Signal Box|booking.location client.address booking.location.street client.address.street⟧ around ⟦9:30|booking.starts_at⟧. I know ⟦Marrow Quay|booking.location.town client.address.town⟧ floods; last December I came in wellingtons. If not, Tuesday the 15th at 14:00 is free.
+
+⟦Teo|sender.given_name⟧`,
+  },
+  {
+    from: 'client:delacruz',
+    member: 'teo',
+    marked: `Dear ⟦Dr|recipient.honorific⟧ ⟦de la Cruz|recipient.family_name⟧,
+
+I'm with you ⟦tomorrow|booking.starts_at⟧ at ⟦1 pm|booking.starts_at⟧ for ⟦an hour and a half|booking.duration⟧ (⟦tuning visit|booking.service⟧, ⟦£78|booking.price⟧). Is ⟦7 Cliff Gardens|booking.location client.address booking.location.street client.address.street⟧ the house with the green door? Miss Nakagawa at number 1 sends her love.
+
+Yours sincerely
+⟦Teo Marsh|sender.full_name⟧`,
   },
 ];

@@ -19,6 +19,33 @@ export function sumsIn(text: string, currency: string, locale: string): WrittenS
   });
 }
 
+/** The sums in a text whose currency is named: “78 pounds”, “12,50 Euro”. */
+export function namedSumsIn(text: string, currency: string, locale: string): WrittenSum[] {
+  const key = `${currency} ${locale}`;
+  let pattern = named.get(key);
+  if (!pattern) {
+    const names = [locale, 'en'].flatMap((one) => [1, 2].map((count) => nameOf(count, currency, one)));
+    pattern = new RegExp(`(?<![\\p{L}\\d.,])(\\d[\\d.,]*)\\s(?:${names.join('|')})(?!\\p{L})`, 'giu');
+    named.set(key, pattern);
+  }
+  return [...text.matchAll(pattern)].flatMap((match) => {
+    const amount = readWrittenSum(match[1]!, currency, locale);
+    return amount === undefined ? [] : [{ from: match.index, to: match.index + match[0].length, amount }];
+  });
+}
+
+const named = new Map<string, RegExp>();
+
+/** The last word of a currency’s name: nobody writes “British pounds”. */
+function nameOf(count: number, currency: string, locale: string): string {
+  const format = new Intl.NumberFormat(locale, { style: 'currency', currency, currencyDisplay: 'name' });
+  const name = format.formatToParts(count).find(({ type }) => type === 'currency')?.value ?? currency;
+  return name
+    .split(' ')
+    .at(-1)!
+    .replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
+}
+
 function patternOf(currency: string): RegExp {
   let pattern = patterns.get(currency);
   if (!pattern) {

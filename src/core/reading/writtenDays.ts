@@ -34,12 +34,13 @@ export function writtenDays(text: string, locale: string): WrittenDay[] {
     const [day, month] = g.second && words.monthFirst ? [g.second, g.first] : [g.first, g.second];
     const read = {
       weekday,
-      day: number(g.day ?? g.dayAfter ?? g.ordinal ?? g.isoDay ?? day),
+      day: number(g.day ?? g.dayAfter ?? g.ordinal ?? g.onlyDay ?? g.isoDay ?? day),
       month: monthName === undefined ? number(g.isoMonth ?? month) : words.months.get(nameKey(monthName)),
       year: yearOf(g.year ?? g.yearAfter ?? g.iso ?? g.figureYear ?? g.yearAlone),
     };
     const given = Object.entries(read).filter(([, value]) => value !== undefined);
-    return given.length ? [{ from, to, ...(Object.fromEntries(given) as object) }] : [];
+    const isReal = (read.day ?? 1) <= 31 && (read.month ?? 1) <= 12;
+    return given.length && isReal ? [{ from, to, ...(Object.fromEntries(given) as object) }] : [];
   });
 }
 
@@ -80,12 +81,13 @@ function patternsOf(locale: string): Patterns {
   const ofMonth = `${weekday('weekdayBefore')}(?<ordinal>${day})(?:st|nd|rd|th|er|\\.(?=\\s?(?:[,;!?)]|\\p{Ll}|um|à|$)))`;
   const figures =
     '(?:(?<iso>\\d{4})-(?<isoMonth>\\d{2})-(?<isoDay>\\d{2})|(?<first>\\d{1,2})(?<mark>[./])(?<second>\\d{1,2})(?:\\k<mark>(?<figureYear>\\d{4}|\\d{2})|(?=[^\\d./]|$|\\.(?!\\d))))(?![\\d])';
+  const inMonth = '(?:the\\s)?(?<onlyDay>\\d{1,2})(?:st|nd|rd|th)(?![\\p{L}\\d-])';
   const alone = `(?<alone>${longWeekdays})(?!\\p{L})`;
   const monthAlone = `(?<monthAlone>${months})(?!\\p{L})\\s(?<yearAlone>\\d{4})(?!\\d)`;
   return {
     words,
     all: new RegExp(
-      `(?<![\\p{L}\\p{N}.,/£$€-])(?:${named}|${ofMonth}|${figures}|${monthAlone}|${alone})`,
+      `(?<![\\p{L}\\p{N}.,/£$€-])(?:${named}|${ofMonth}|${figures}|${monthAlone}|${inMonth}|${alone})`,
       'giu',
     ),
   };

@@ -24,8 +24,11 @@ const TIMES = new RegExp(
     // half past nine, quarter to ten
     `(?<part>half|(?:a )?quarter)\\s(?<side>past|to)\\s(?<spoken>${EN}|\\d{1,2})\\b`,
     `(?<clock>${EN})\\s(?:o[’\']clock\\b|(?<clockHalf>[ap])(?:\\.m\\.|m\\b))`,
-    // halb zehn
+    // halb zehn, and what is half past eleven in Britain
     `halb\\s(?<halb>${DE})(?!\\p{L})`,
+    `half\\s(?<halfOf>${EN})(?!\\p{L})`,
+    // the first of 10–11.30
+    '(?<first>\\d{1,2})(?=\\s?[-–]\\s?\\d{1,2}[:.]\\d{2}(?!\\d))',
     '(?<noon>noon|midday)\\b',
     // at ten, until 11
     `(?<=(?<!\\p{L})(?:at|until|till|from|um|bis|gegen|ab)\\s)(?<said>${EN}|${DE}|\\d{1,2})(?![\\p{L}\\d.,:/-]*\\d)(?=\\s*(?:[.,;!?)–]|and\\b|to\\b|until\\b|on\\b|Uhr|$|\\n)|\\s\\p{Ll}+(?:s|t)\\s)`,
@@ -35,10 +38,14 @@ const TIMES = new RegExp(
   'giu',
 );
 
+/** What stands before the end of a range: “10-”, “9:30–”. */
+const RANGE = /(?<![\d.:/-])\d{1,2}(?:[:.]\d{2})?\s?[-–]$/;
+
 /** The times of day in a text, in figures and in the words of English and German. */
 export function writtenTimes(text: string): WrittenTime[] {
   return [...text.matchAll(TIMES)].flatMap((match): WrittenTime[] => {
-    if (/[\p{L}\d.,:/£$€-]$/u.test(text.slice(0, match.index))) return [];
+    const before = text.slice(Math.max(0, match.index - 8), match.index);
+    if (/[\p{L}\d.,:/£$€-]$/u.test(before) && !RANGE.test(before)) return [];
     const minutes = minutesOf(match.groups!);
     if (!minutes.every((one) => one >= 0 && one < 2 * HALF_DAY)) return [];
     // “Uhr” stays behind a time that is written in figures.
@@ -59,6 +66,8 @@ function minutesOf(g: Record<string, string | undefined>): number[] {
     const at = Number(g.bare) * 60 + Number(g.past ?? 0);
     return g.bareHalf ? [inHalf(at, g.bareHalf)] : eitherHalf(at);
   }
+  if (g.first) return eitherHalf(Number(g.first) * 60);
+  if (g.halfOf) return eitherHalf(hourOf(g.halfOf) * 60 + 30);
   if (g.halb) return eitherHalf((HOURS.de!.indexOf(g.halb.toLowerCase()) + 1) * 60 - 30);
   if (g.clock) {
     const at = hourOf(g.clock) * 60;

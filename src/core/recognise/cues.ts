@@ -51,12 +51,26 @@ const ENDS = /(?:until|till|to|by|–|-|bis|jusqu[’']à|and)\s*$/iu;
 const BEFORE = 70;
 const BEHIND = 30;
 
-/** Whether words near a place speak of a fact. */
-export function isSpokenOf(path: string, text: string, from: number, to: number): boolean {
+/** What stands near a place: in its sentence, before and behind it. */
+export interface Near {
+  before: string;
+  around: string;
+}
+
+export function nearTo(text: string, from: number, to: number): Near {
   const before = text.slice(Math.max(0, from - BEFORE), from);
-  if (END.test(path)) return ENDS.test(before);
   const behind = text.slice(to, to + BEHIND);
   // Another sentence speaks of something else.
-  const near = `${before.split(/[.!?]\s|\n/u).at(-1)!} ${behind.split(/[.!?](?:\s|$)|\n/u)[0]!}`;
-  return CUES.some(([fact, cue]) => fact.test(path) && cue.test(near));
+  const around = `${before.split(/[.!?]\s|\n/u).at(-1)!} ${behind.split(/[.!?](?:\s|$)|\n/u)[0]!}`;
+  return { before, around };
+}
+
+const byPath = new Map<string, readonly RegExp[]>();
+
+/** Whether words near a place speak of a fact. */
+export function isSpokenOf(path: string, { before, around }: Near): boolean {
+  if (END.test(path)) return ENDS.test(before);
+  let cues = byPath.get(path);
+  if (!cues) byPath.set(path, (cues = CUES.filter(([fact]) => fact.test(path)).map(([, cue]) => cue)));
+  return cues.some((cue) => cue.test(around));
 }

@@ -11,7 +11,10 @@ export interface Phrase<Of> {
 export interface FoundPhrase<Of> {
   from: number;
   to: number;
-  of: Of;
+  /** its words, folded */
+  words: readonly string[];
+  /** whatever has these words */
+  of: readonly Of[];
 }
 
 /** What may stand between the words of a phrase, whatever stands there in the phrase itself: nothing that ends a paragraph. */
@@ -21,7 +24,7 @@ const MOST_WORDS = 80;
 
 interface Indexed<Of> {
   words: readonly string[];
-  of: Of;
+  of: Of[];
 }
 
 /** Phrases to be found in texts, whatever their case, accents and the spaces and commas between their words. */
@@ -29,13 +32,22 @@ export class PhraseIndex<Of> {
   private readonly byFirst = new Map<string, Indexed<Of>[]>();
 
   constructor(phrases: readonly Phrase<Of>[]) {
+    const byWords = new Map<string, Indexed<Of>>();
     for (const { words, of } of phrases) {
       const folded = wordsIn(words).map((word) => word.folded);
       const [first] = folded;
       if (first === undefined || folded.length > MOST_WORDS) continue;
+      const key = folded.join(' ');
+      const same = byWords.get(key);
+      if (same) {
+        same.of.push(of);
+        continue;
+      }
+      const indexed = { words: folded, of: [of] };
+      byWords.set(key, indexed);
       const known = this.byFirst.get(first);
-      if (known) known.push({ words: folded, of });
-      else this.byFirst.set(first, [{ words: folded, of }]);
+      if (known) known.push(indexed);
+      else this.byFirst.set(first, [indexed]);
     }
   }
 
@@ -45,7 +57,7 @@ export class PhraseIndex<Of> {
       for (const phrase of this.byFirst.get(words[at]!.folded) ?? []) {
         if (!stands(phrase.words, text, words, at)) continue;
         const [from, to] = [words[at]!.from, words[at + phrase.words.length - 1]!.to];
-        if (isWhole(text, from, to)) yield { from, to, of: phrase.of };
+        if (isWhole(text, from, to)) yield { from, to, words: phrase.words, of: phrase.of };
       }
     }
   }

@@ -1,5 +1,6 @@
+import type { StartingKind } from '../records/recordKind';
 import { LEADS_TO, type Situation } from '../records/which/situation';
-import { isSpokenOf } from './cues';
+import { isSpokenOf, type Near } from './cues';
 import type { KnownFact } from './knownFacts';
 import { isIn, type Zones } from './zones';
 
@@ -9,6 +10,7 @@ export interface Place {
   from: number;
   to: number;
   zones: Zones;
+  near: Near;
 }
 
 /** A record that stands further from the start is meant less. */
@@ -36,6 +38,7 @@ const SAID_BY: readonly [RegExp, number][] = [
   // A visit where the business is: letters to others say the same place.
   [/^business\.address/, 0.4],
   [/\.hours_booked$/, -0.15],
+  [/\.outstanding$/, -0.15],
   [/^(?:today|now)$/, -0.4],
   [/^now$/, -0.2],
 ];
@@ -61,25 +64,37 @@ export function preferenceOf(
   { start, client }: Situation,
   facts: readonly KnownFact[],
 ): number {
-  const { text, from, to, zones } = place;
-  const names = path.split('.');
-  const root = names[0]!;
-  let weight = rootWeight(root, start.kind);
-  const hops = path.includes('.custom.') ? 0 : names.length - 2 - (isPartOfAddress(path) ? 1 : 0);
-  weight -= /^booking\.member\./.test(path) ? WHO_COMES : Math.max(0, hops) * PER_HOP;
-  for (const [said, by] of SAID_BY) if (said.test(path)) weight += by;
-  if (isSpokenOf(path, text, from, to)) weight += CUE;
+  const { from, to, zones, near } = place;
+  const root = path.slice(0, path.indexOf('.'));
+  let weight = usually(path, start.kind);
+  if (isSpokenOf(path, near)) weight += CUE;
   if (REACHED.test(path) && isNamedBefore(path, place, facts)) weight += NAMED;
   if (isIn(zones.greeting, from, to)) weight += root === 'recipient' ? ZONE : 0;
   else if (isIn(zones.signedOff, from, to))
     weight += root === 'sender' ? ZONE : root === 'business' ? ZONE / 2 : 0;
   // Elsewhere an organisation is called by its name, and somebody in it is whom the letter goes to.
-  else if (root === 'client' && path === 'client.name')
-    weight += client?.record.kind === 'organisation' ? 0.06 : -0.02;
+  else if (path === 'client.name') weight += client?.record.kind === 'organisation' ? 0.06 : -0.02;
   return weight;
 }
 
-function rootWeight(root: string, start: Situation['start']['kind']): number {
+const weights = new Map<string, number>();
+
+/** How likely a fact is meant wherever it stands. */
+function usually(path: string, start: StartingKind): number {
+  const key = `${start} ${path}`;
+  let weight = weights.get(key);
+  if (weight === undefined) {
+    const names = path.split('.');
+    const hops = path.includes('.custom.') ? 0 : names.length - 2 - (isPartOfAddress(path) ? 1 : 0);
+    weight = rootWeight(names[0]!, start);
+    weight -= /^booking\.member\./.test(path) ? WHO_COMES : Math.max(0, hops) * PER_HOP;
+    for (const [said, by] of SAID_BY) if (said.test(path)) weight += by;
+    weights.set(key, weight);
+  }
+  return weight;
+}
+
+function rootWeight(root: string, start: StartingKind): number {
   const at = LEADS_TO[start].indexOf(root as never);
   if (at >= 0) return 1 - at * PER_RECORD;
   if (root === 'recipient') return 0.97;

@@ -3,7 +3,7 @@ import { readMoment, wallClockOf } from '../dates/zone';
 import type { PlainStep, Step } from '../document/step';
 import { phoneNumber } from '../fill/formats/phone';
 import { PHONE } from '../people/phonePattern';
-import { sumsIn } from '../reading/sumsIn';
+import { namedSumsIn, sumsIn } from '../reading/sumsIn';
 import { isDay, writtenDays, type WrittenDay } from '../reading/writtenDays';
 import { writtenDurations } from '../reading/writtenDurations';
 import { writtenTimes } from '../reading/writtenTimes';
@@ -41,10 +41,15 @@ export function addRead(
   const of = (...kinds: string[]) =>
     facts.flatMap((fact, at) => (kinds.includes(fact.type.kind) ? [{ ...fact, at }] : []));
 
-  const days = of('date', 'moment', 'collection').map((fact) => ({ ...fact, day: dayOfRaw(fact, zone) }));
+  const days = of('date', 'moment', 'collection')
+    .filter(({ path }) => !path.endsWith('end_time'))
+    .map((fact) => ({ ...fact, day: dayOfRaw(fact, zone) }));
+  const begins = new Map(days.map(({ path, day }) => [path, day]));
   for (const written of writtenDays(text, locale))
     for (const { day, at, forms, path } of days) {
-      if (day === undefined) continue;
+      // What ends on the day on which it begins is told by when it begins.
+      const ofBegin = path.endsWith('ends_at') && begins.get(path.replace(/ends_at$/, 'starts_at')) === day;
+      if (day === undefined || ofBegin) continue;
       const words = text.slice(written.from, written.to);
       const counted = forms.find(({ steps, says }) => steps[0]?.step === 'plus' && says === words);
       if (counted) add(written.from, written.to, at, counted, 0.7);
@@ -62,8 +67,10 @@ export function addRead(
     }
 
   const sums = of('money');
-  const written = sumsIn(text, currency, locale);
-  for (const { from, to, amount } of written)
+  for (const { from, to, amount } of [
+    ...sumsIn(text, currency, locale),
+    ...namedSumsIn(text, currency, locale),
+  ])
     for (const { raw, at, forms } of sums) {
       if (amount === 0 || typeof raw !== 'number') continue;
       const words = text.slice(from, to);
@@ -75,11 +82,14 @@ export function addRead(
 
   const phones = of('phone');
   for (const match of text.matchAll(PHONE)) {
-    const dialled = phoneNumber(match[0], 'international', home);
+    const open = /^\((?![^)]*\))/.test(match[0]) ? 1 : 0;
+    const number = match[0].slice(open);
+    const from = match.index + open;
+    const dialled = phoneNumber(number, 'international', home);
     for (const { raw, at, forms } of phones) {
       if (phoneNumber(String(raw), 'international', home) !== dialled) continue;
-      const form = forms.find(({ says }) => says === match[0]) ?? nearestPhone(forms, match[0]);
-      add(match.index, match.index + match[0].length, at, form, 0.98);
+      const form = forms.find(({ says }) => says === number) ?? nearestPhone(forms, number);
+      add(from, from + number.length, at, form, 0.98);
     }
   }
 
@@ -154,7 +164,9 @@ function surenessOfDay({ day, month, year, weekday }: WrittenDay, is: Day, today
     if (year !== undefined) return 0.96;
     return near ? (weekday === undefined ? 0.94 : 0.96) : 0.6;
   }
-  if (day !== undefined) return near ? 0.85 : 0;
+  if (day !== undefined && weekday !== undefined) return near ? 0.85 : 0;
+  // “the 10th”, of this month or the next
+  if (day !== undefined) return Math.abs(is - today) <= 31 ? 0.75 : 0;
   if (month !== undefined) return 0.7;
   // Any Monday is one: of a visit or a day to pay by it may be this one.
   return Math.abs(is - today) <= 14 && !path.startsWith('enquiry.') ? 0.72 : 0.4;

@@ -2,6 +2,7 @@ import type { CompileContext } from '../fill/compile/newScope';
 import { languageGuessed } from '../reading/languageGuessed';
 import { SCHEMA_DEFAULTS } from '../records/defaults';
 import type { Situation } from '../records/which/situation';
+import { nearTo } from './cues';
 import { CERTAIN, DOUBTFUL, type Find, type Said } from './find';
 import { knownFacts, type KnownFact } from './knownFacts';
 import { addLinks } from './linkSpots';
@@ -76,7 +77,7 @@ const MOST_OTHERS = 4;
 
 /** Which fact words say: the likeliest at their place. */
 function choose({ from, to, means }: Spot, { text, facts, zones, situation }: Around): Find | undefined {
-  const place: Place = { text, from, to, zones };
+  const place: Place = { text, from, to, zones, near: nearTo(text, from, to) };
   const weighed = means
     .filter(({ sure }) => sure > 0)
     .map((meaning) => ({

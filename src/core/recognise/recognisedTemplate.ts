@@ -38,9 +38,9 @@ export function recognisedTemplate(
   };
 }
 
-/** What its subject says beside the facts, or else the first of its lines that has none: “Invoice is still open”. */
+/** What its subject says, or else the first of its lines that has no facts; nobody’s facts are in a name. */
 function nameOf({ text, subject, begins }: LetterText, finds: readonly Find[]): string {
-  const said = (from: number, to: number) => withoutFinds(text, from, to, finds);
+  const said = (from: number, to: number) => inLabels(text, from, to, finds);
   const from = begins.get(subject);
   const ofSubject = from === undefined ? '' : said(from, endOfLine(text, from));
   if (/\p{L}{3}/u.test(ofSubject)) return shortened(ofSubject);
@@ -65,16 +65,16 @@ function shortened(words: string): string {
   return words.slice(0, LONGEST_NAME).replace(/[\s\p{P}]+\S*$/u, '') || words.slice(0, LONGEST_NAME);
 }
 
-function withoutFinds(text: string, from: number, to: number, finds: readonly Find[]): string {
+/** Words with what each fact is called in its place: “Invoice number is still open”. */
+function inLabels(text: string, from: number, to: number, finds: readonly Find[]): string {
   let said = '';
   let at = from;
-  for (const { start, end } of finds) {
+  for (const { start, end, label } of finds) {
     if (end <= from || start >= to) continue;
-    said += `${text.slice(at, start)} `;
+    said += text.slice(at, start) + label.split(', ').at(-1)!;
     at = Math.max(at, end);
   }
   return (said + text.slice(at, Math.max(at, to)))
     .replace(/\s+/gu, ' ')
-    .replace(/\s+([,.;:!?])/gu, '$1')
     .replace(/^[\s,.;:–-]+|[\s,;:–-]+$/gu, '');
 }
