@@ -1,6 +1,7 @@
 import { answersTo } from '../everyLetter';
 import { linesOf } from '../../../src/core/proof/reading/lines';
 import { letterText } from '../../../src/core/recognise/letterText';
+import { templateWords } from '../../../src/core/recognise/templateWords';
 import { plainText } from '../../../src/core/recognise/plainText';
 import type { LetterText } from '../../../src/core/recognise/letterText';
 import { startsIn } from '../../../src/core/records/startsIn';
@@ -61,7 +62,8 @@ export function filledLetter(desk: WritingDesk, key: string, start: StartingPoin
   if (Array.isArray(template)) throw new Error(template.join(' '));
   const filled = desk.fill(start, { template: key, answers: answersTo(template, desk) })!;
   if (filled.holes.length > 0) return undefined;
-  const letter = letterText(filled.document);
+  const { subject, document } = templateWords(filled.document);
+  const letter = letterText(subject, document);
   const notes = new Map(filled.notes.map((note) => [note.id, note]));
   const begins = [...letter.begins.values()];
   const facts = linesOf(filled.document).flatMap(({ index, values, signature }): Told[] => {

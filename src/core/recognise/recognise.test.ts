@@ -9,6 +9,7 @@ import { schemaOf } from '../records/schema';
 import { situationFrom } from '../records/which/situation';
 import { printMarkdown } from '../template/text/printMarkdown';
 import { letterText, type LetterText } from './letterText';
+import { templateWords } from './templateWords';
 import { plainText } from './plainText';
 import { recognise } from './recognise';
 import { recognisedTemplate } from './recognisedTemplate';
@@ -58,6 +59,11 @@ function found(letter: string | LetterText, kind: StartingKind = 'booking', key 
   const situation = situationFrom(book, { kind, key }, { sender: SAMPLE.members![0]! })!;
   const context = { schema: schemaOf(RECORDS), passages: readPassages([]) };
   return recognise(typeof letter === 'string' ? plainText(letter) : letter, situation, context);
+}
+
+function asText(letter: CopyDocument): LetterText {
+  const { subject, document } = templateWords(letter);
+  return letterText(subject, document);
 }
 
 const told = (letter: string | LetterText, kind?: StartingKind, key?: string) =>
@@ -159,7 +165,7 @@ describe('a letter with its looks', () => {
   };
 
   it('fields stand in the look of the words; links that lead to a fact, addresses over lines, what was missing', () => {
-    const letter = letterText(LETTER);
+    const letter = asText(LETTER);
     const { finds } = found(letter, 'invoice', 'K-1');
     const { head, document } = recognisedTemplate(letter, finds, { startsFrom: 'invoice' });
     expect(head).toMatchObject({ name: 'Invoice number', startsFrom: 'invoice' });
@@ -170,7 +176,7 @@ describe('a letter with its looks', () => {
   });
 
   it('only what is taken becomes a field', () => {
-    const letter = letterText(LETTER);
+    const letter = asText(LETTER);
     const { finds } = found(letter, 'invoice', 'K-1');
     const taken = finds.filter(({ words }) => words === 'Will');
     expect(printMarkdown(recognisedTemplate(letter, taken, { startsFrom: 'invoice' }).document)).toContain(
