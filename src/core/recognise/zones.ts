@@ -24,13 +24,15 @@ export interface Listing {
 }
 
 /** A letter greets in its first lines, and ends with few. */
-const FIRST_LINES = 6;
+const FIRST_LINES = 4;
 const LAST_LINES = 10;
+/** More than a name, in UTF-16 units. */
+const LONGEST_NAME = 80;
 
 /** Where a letter greets and where it is signed. @param language BCP 47 */
 export function zonesOf(text: string, language: string, listed: readonly Listing[]): Zones {
   const zones: Zones = { listed };
-  const greeting = cuesOf(language)?.greeting;
+  const greetings = [language, 'en', 'de', 'fr'].flatMap((one) => cuesOf(one)?.greeting ?? []);
   const lines: { line: string; from: number }[] = [];
   for (let from = 0; from <= text.length;) {
     const end = text.indexOf('\n', from);
@@ -40,12 +42,12 @@ export function zonesOf(text: string, language: string, listed: readonly Listing
   }
   for (const { line, from } of lines.slice(0, FIRST_LINES)) {
     // A greeting may go on in the same line: “Hello Oda, we come …”
-    const greeted = greeting && /^.{0,120}?[,!:]/u.exec(line)?.[0];
-    const name = greeting?.exec(greeted ?? line)?.[1];
-    if (name === undefined || name.length > 80) continue;
+    const greeted = /^.{0,120}?[,!:]/u.exec(line)?.[0] ?? line;
+    const name = greetings.map((greeting) => greeting.exec(greeted)?.[1]).find((one) => one !== undefined);
+    if (name === undefined || name.length > LONGEST_NAME) continue;
     const at = from + line.indexOf(name);
+    // A subject may greet, too: what follows is the letter’s own.
     zones.greeting = { from: at, to: at + name.length };
-    break;
   }
   for (const { line, from } of lines.slice(-LAST_LINES))
     if (CLOSING.test(line.trim())) zones.signedOff = { from: from + line.length, to: text.length };

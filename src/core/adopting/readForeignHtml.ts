@@ -1,0 +1,101 @@
+import { Parser } from 'htmlparser2';
+import type { Block, Inline, Mark, TemplateDocument } from '../document/templateDocument';
+import { safeAddress } from '../document/safeAddress';
+import { HtmlBlocks } from './htmlBlocks';
+
+/** A page or a mail’s HTML, read. */
+export interface ForeignHtml {
+  title?: string;
+  document: TemplateDocument;
+  /** pictures that stand in it, in words */
+  pictures: string[];
+}
+
+/** What in it is none of its words. */
+const SILENT = new Set(
+  'script style head noscript template iframe object svg canvas select textarea video audio'.split(' '),
+);
+const BLOCKS = new Set(
+  'p div section article header footer main address center figure figcaption dl dt dd form fieldset'.split(
+    ' ',
+  ),
+);
+const BOLD = new Set(['b', 'strong']);
+const ITALIC = new Set(['i', 'em', 'cite']);
+
+/**
+ * Reads HTML into our own form: its paragraphs, lists, tables, links and looks; nothing of it is run or fetched, and what else it has
+ * falls away, its words stay. Linear in its length.
+ */
+export function readForeignHtml(html: string): ForeignHtml {
+  const blocks = new HtmlBlocks();
+  const pictures: string[] = [];
+  const marks: { tag: string; mark: Mark | undefined; behind?: string }[] = [];
+  let silent = 0;
+  let title: string | undefined;
+  let inTitle = false;
+  const current = () => marks.flatMap(({ mark }) => mark ?? []);
+  const parser = new Parser(
+    {
+      onopentag(tag, attributes) {
+        if (tag === 'title') inTitle = true;
+        // What stands in the head is none of its words; a body that begins ends it.
+        if (tag === 'body') silent = 0;
+        if (SILENT.has(tag)) silent++;
+        if (silent) return;
+        if (tag === 'br') blocks.lineBreak(current());
+        else if (tag === 'hr') blocks.rule();
+        else if (tag === 'img') {
+          // A mail’s counting picture shows nothing.
+          if (attributes.width !== '1' && attributes.height !== '1') pictures.push(pictureOf(attributes));
+        } else if (BOLD.has(tag)) marks.push({ tag, mark: { type: 'bold' } });
+        else if (ITALIC.has(tag)) marks.push({ tag, mark: { type: 'italic' } });
+        else if (tag === 'u') marks.push({ tag, mark: { type: 'style', attrs: { style: 'underline' } } });
+        else if (tag === 'a') marks.push({ tag, ...linkOf(attributes.href) });
+        else if (BLOCKS.has(tag)) blocks.apart();
+        else blocks.open(tag);
+      },
+      ontext(text) {
+        if (inTitle) title = ((title ?? '') + text).slice(0, 200);
+        if (!silent) blocks.words(text, current());
+      },
+      onclosetag(tag) {
+        if (tag === 'title') inTitle = false;
+        if (SILENT.has(tag)) {
+          silent = Math.max(0, silent - 1);
+          return;
+        }
+        if (silent) return;
+        const at = marks.findLastIndex((one) => one.tag === tag);
+        if (at >= 0) {
+          const [{ behind }] = marks.splice(at, 1) as [(typeof marks)[number]];
+          // Where it leads is a placeholder: said behind its words, so that it is seen.
+          if (behind) blocks.words(` (${behind})`, current());
+        } else if (BLOCKS.has(tag)) blocks.apart();
+        else blocks.close(tag);
+      },
+    },
+    { decodeEntities: true, lowerCaseTags: true, recognizeSelfClosing: true },
+  );
+  parser.write(html.toWellFormed());
+  parser.end();
+  const content: Block[] = blocks.end();
+  return { ...(title?.trim() ? { title: title.trim() } : {}), document: { type: 'doc', content }, pictures };
+}
+
+function linkOf(href: string | undefined): { mark: Mark | undefined; behind?: string } {
+  const address = href === undefined ? undefined : safeAddress(href.trim());
+  if (address !== undefined) {
+    const line: Inline[] = [{ type: 'text', text: address }];
+    return { mark: { type: 'link', attrs: { address: line } } };
+  }
+  return {
+    mark: undefined,
+    ...(href?.trim() && !/^(?:#|javascript:|data:)/i.test(href.trim()) ? { behind: href.trim() } : {}),
+  };
+}
+
+function pictureOf({ alt = '', src = '' }: Record<string, string>): string {
+  const from = /^data:/i.test(src) ? 'within the page' : src.slice(0, 120);
+  return `the picture ${alt ? `“${alt.slice(0, 80)}” ` : ''}(${from || 'from nowhere'})`;
+}
