@@ -80,8 +80,15 @@ export function adopt(
   return {
     template: templateOf(foreign, text, placed, startsFrom, language),
     names: [...names.values()],
-    besides: foreign.besides,
+    besides: [...foreign.besides, ...linksToFill(text)],
   };
+}
+
+/** Links whose address was to be filled, too: no field stands in an address that was not put there. */
+function linksToFill({ text, links }: LetterText): string[] {
+  return links
+    .filter(({ address }) => foreignMarks(address).length > 0)
+    .map(({ from, to, address }) => `where the link “${text.slice(from, to)}” leads (${address})`);
 }
 
 /** One name is one thing, but for whom a letter greets. */

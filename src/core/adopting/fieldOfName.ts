@@ -15,7 +15,10 @@ export interface PlaceOfName {
 
 /** The words of a name as they are looked up: “ClientFirst_name” is “client first name”. */
 export function nameWords(name: string): string {
-  const parted = name.replace(/(\p{Ll})(\p{Lu})/gu, '$1 $2').replace(/[^\p{L}\p{N}]+/gu, ' ');
+  const parted = name
+    .replace(/['’]/gu, '')
+    .replace(/(\p{Ll})(\p{Lu})/gu, '$1 $2')
+    .replace(/[^\p{L}\p{N}]+/gu, ' ');
   return foldText(parted)
     .trim()
     .replace(/^(?:the|a|an|insert|enter|add) /, '');
@@ -32,9 +35,9 @@ export function fieldOfName(
 ): NamedField | undefined {
   const words = nameWords(name);
   if (!words) return undefined;
-  const own = ownField(words, context.schema) ?? labelled(context).get(words);
-  if (own) return { path: own, steps: [], sure: true };
   const usual = fieldByWords(words);
+  const own = ownField(words, context.schema) ?? (usual?.sure ? undefined : labelled(context).get(words));
+  if (own) return { path: own, steps: [], sure: true };
   if (usual?.path === 'recipient.full_name' && place.greeted && !words.includes('full'))
     return { path: 'recipient.greeting_name', steps: [], sure: true };
   return usual ?? realName(name, place);

@@ -20,6 +20,8 @@ const BLOCKS = new Set(
     ' ',
   ),
 );
+/** So many looks lie over each other; more are not looked at. */
+const MOST_MARKS = 40;
 const BOLD = new Set(['b', 'strong']);
 const ITALIC = new Set(['i', 'em', 'cite']);
 
@@ -30,7 +32,7 @@ const ITALIC = new Set(['i', 'em', 'cite']);
 export function readForeignHtml(html: string): ForeignHtml {
   const blocks = new HtmlBlocks();
   const pictures: string[] = [];
-  const marks: { tag: string; mark: Mark | undefined; behind?: string }[] = [];
+  const marks: Look[] = [];
   let silent = 0;
   let title: string | undefined;
   let inTitle = false;
@@ -43,16 +45,17 @@ export function readForeignHtml(html: string): ForeignHtml {
         if (tag === 'body') silent = 0;
         if (SILENT.has(tag)) silent++;
         if (silent) return;
-        if (tag === 'br') blocks.lineBreak(current());
-        else if (tag === 'hr') blocks.rule();
-        else if (tag === 'img') {
+        if (tag === 'br') return blocks.lineBreak(current());
+        if (tag === 'hr') return blocks.rule();
+        if (tag === 'img') {
           // A mail’s counting picture shows nothing.
           if (attributes.width !== '1' && attributes.height !== '1') pictures.push(pictureOf(attributes));
-        } else if (BOLD.has(tag)) marks.push({ tag, mark: { type: 'bold' } });
-        else if (ITALIC.has(tag)) marks.push({ tag, mark: { type: 'italic' } });
-        else if (tag === 'u') marks.push({ tag, mark: { type: 'style', attrs: { style: 'underline' } } });
-        else if (tag === 'a') marks.push({ tag, ...linkOf(attributes.href) });
-        else if (BLOCKS.has(tag)) blocks.apart();
+          return;
+        }
+        const look = lookOf(tag, attributes);
+        if (look) {
+          if (marks.length < MOST_MARKS) marks.push(look);
+        } else if (BLOCKS.has(tag)) blocks.apart();
         else blocks.open(tag);
       },
       ontext(text) {
@@ -68,7 +71,7 @@ export function readForeignHtml(html: string): ForeignHtml {
         if (silent) return;
         const at = marks.findLastIndex((one) => one.tag === tag);
         if (at >= 0) {
-          const [{ behind }] = marks.splice(at, 1) as [(typeof marks)[number]];
+          const [{ behind }] = marks.splice(at, 1) as [Look];
           // Where it leads is a placeholder: said behind its words, so that it is seen.
           if (behind) blocks.words(` (${behind})`, current());
         } else if (BLOCKS.has(tag)) blocks.apart();
@@ -83,7 +86,22 @@ export function readForeignHtml(html: string): ForeignHtml {
   return { ...(title?.trim() ? { title: title.trim() } : {}), document: { type: 'doc', content }, pictures };
 }
 
-function linkOf(href: string | undefined): { mark: Mark | undefined; behind?: string } {
+/** A tag that words lie under. */
+interface Look {
+  tag: string;
+  mark: Mark | undefined;
+  /** what is said behind its words */
+  behind?: string;
+}
+
+function lookOf(tag: string, { href }: Record<string, string>): Look | undefined {
+  if (BOLD.has(tag)) return { tag, mark: { type: 'bold' } };
+  if (ITALIC.has(tag)) return { tag, mark: { type: 'italic' } };
+  if (tag === 'u') return { tag, mark: { type: 'style', attrs: { style: 'underline' } } };
+  return tag === 'a' ? { tag, ...linkOf(href) } : undefined;
+}
+
+function linkOf(href: string | undefined): Omit<Look, 'tag'> {
   const address = href === undefined ? undefined : safeAddress(href.trim());
   if (address !== undefined) {
     const line: Inline[] = [{ type: 'text', text: address }];

@@ -5,16 +5,21 @@ import type { Tag } from '../tags/tag';
 /**
  * Writes a line as readLine reads it.
  * @param write how a tag is written; by default as its text form
+ * @param words how words are written
  */
-export function printLine(line: Line, write: (tag: Tag) => string = printTag): string {
-  return line.map((node) => printInline(node, write)).join('');
+export function printLine(
+  line: Line,
+  write: (tag: Tag) => string = printTag,
+  words: (text: string) => string = escapedBraces,
+): string {
+  return line.map((node) => printInline(node, write, words)).join('');
 }
 
-function printInline(node: Inline, write: (tag: Tag) => string): string {
-  const inside = (nodes: Inline[]) => printLine(nodes, write);
+function printInline(node: Inline, write: (tag: Tag) => string, words: (text: string) => string): string {
+  const inside = (nodes: Inline[]) => printLine(nodes, write, words);
   switch (node.type) {
     case 'text':
-      return escapedBraces(node.text);
+      return words(node.text);
     case 'break':
       return ' ';
     case 'image':

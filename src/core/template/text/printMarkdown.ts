@@ -70,6 +70,14 @@ class TreeBuilder {
 
   private readonly tag = (tag: Tag) => this.hold(printTag(tag));
 
+  /** Words in which Markdown escapes backslashes of its own. */
+  private readonly literal = (text: string) =>
+    escapedBraces(text).replaceAll('\\{{', (braces) => this.hold(braces));
+
+  private address(line: Line): string {
+    return printLine(line, this.tag, this.literal);
+  }
+
   blocks(blocks: readonly Block[]): RootContent[] {
     return blocks.flatMap((block) => this.block(block));
   }
@@ -187,7 +195,12 @@ class TreeBuilder {
   private wrap(mark: Mark, children: PhrasingContent[], edges: Edges): PhrasingContent {
     if (mark.type === 'link') {
       const { address, title = null, ...looks } = mark.attrs;
-      const link: PhrasingContent = { type: 'link', url: printLine(address, this.tag), title, children };
+      const link: PhrasingContent = {
+        type: 'link',
+        url: this.address(address),
+        title: title && this.literal(title),
+        children,
+      };
       return { ...link, attributes: printAttributes(looks) } as PhrasingContent;
     }
     if (mark.type === 'style') return this.span(mark.attrs.style, children);
@@ -219,8 +232,8 @@ class TreeBuilder {
         const { source, description, width, link, styles } = node.attrs;
         out.push({
           type: 'image',
-          url: printLine(source, this.tag),
-          alt: printLine(description, this.tag),
+          url: this.address(source),
+          alt: this.address(description),
           attributes: printAttributes({ styles, width, link: link && printLine(link, this.tag) }),
         } as PhrasingContent);
         return;

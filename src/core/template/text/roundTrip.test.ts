@@ -140,6 +140,27 @@ describe('any document that is printed and read is the same document', () => {
     );
   });
 
+  it.each(['{{x}}', '\\{{x', '{{{', 'a {{ b }} \\'])(
+    'words that look like a tag stay words in addresses and descriptions: %s',
+    (text) => {
+      const line: Inline[] = [{ type: 'text', text }];
+      const link: Mark = {
+        type: 'link',
+        attrs: { address: [{ type: 'text', text: `https://x.example/${text}` }] },
+      };
+      const content: Block[] = [
+        {
+          type: 'paragraph',
+          content: [
+            { type: 'text', text: 'w', marks: [link] },
+            { type: 'image', attrs: { source: [{ type: 'text', text: `${text}.png` }], description: line } },
+          ],
+        },
+      ];
+      expect(read(printMarkdown({ type: 'doc', content }))).toEqual({ type: 'doc', content });
+    },
+  );
+
   it('holds for text of any characters: it reads, and what it prints reads the same', () => {
     const any = fc.string({
       unit: fc.constantFrom(...' \n\n*_[](){}<>#|`~!&:\\-+1a{{}}/#.^'),
