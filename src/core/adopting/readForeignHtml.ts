@@ -60,7 +60,7 @@ export function readForeignHtml(html: string): ForeignHtml {
       },
       ontext(text) {
         if (inTitle) title = ((title ?? '') + text).slice(0, 200);
-        if (!silent) blocks.words(text, current());
+        else if (!silent) blocks.words(text, current());
       },
       onclosetag(tag) {
         if (tag === 'title') inTitle = false;
