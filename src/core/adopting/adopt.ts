@@ -27,7 +27,7 @@ export interface ForeignTemplate {
 export type Meant = Pick<NamedField, 'path' | 'steps'> | 'words' | 'gap';
 
 /** A foreign name, as it is asked about once. */
-export interface ForeignName {
+interface ForeignName {
   /** by which it is remembered */
   key: string;
   /** as it stands there, the first time */

@@ -38,7 +38,7 @@ export class Spots {
 }
 
 /** A form in which no step writes a fact is never certain: it may say more or less than was meant. */
-export const OTHER_FORM = 0.85;
+const OTHER_FORM = 0.85;
 
 /** How sure a meaning is, by whether a step writes the very words. */
 export function sureOf(sure: number, says: string, words: string): number {

@@ -17,7 +17,7 @@ import { NoTemplate } from './noTemplate';
 import { entriesOf } from './zipEntries';
 
 /** A template of our own, as it was written out; or a text from elsewhere. */
-export type ReadTemplate = { file: string; own: Template } | { file: string; foreign: ForeignTemplate };
+type ReadTemplate = { file: string; own: Template } | { file: string; foreign: ForeignTemplate };
 
 /** What a file held that is no template: named, and left. */
 export interface ReadFiles {
