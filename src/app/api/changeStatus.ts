@@ -8,4 +8,5 @@ export const CHANGE_STATUS = {
   used: 409,
   overtaken: 409,
   gone: 404,
+  wrong: 400,
 } as const satisfies Record<(GroupAnswer | TemplateAnswer)['result'], number>;

@@ -1,5 +1,6 @@
 import { object, string, type InferType } from 'yup';
 import { STARTING_POINTS } from '../records/recordKind';
+import { LONGEST_WORDS } from '../template/text/tooLarge';
 
 const KEY = string().min(1).max(100);
 
@@ -14,6 +15,8 @@ export const NEW_TEMPLATE = object({
     .required('Choose what it starts from.'),
   /** the group it stands in, by its key; null: none */
   group: KEY.nullable().defined(),
+  /** what it says, in its text form; absent: the first words of a letter */
+  text: string().max(LONGEST_WORDS, `These words are longer than ${LONGEST_WORDS} characters.`),
 }).noUnknown();
 export type NewTemplate = InferType<typeof NEW_TEMPLATE>;
 
@@ -35,6 +38,8 @@ export type TemplateAnswer =
   | { result: 'done'; key: string }
   /** another template has the name */
   | { result: 'taken'; error: string; field: 'name' }
+  /** its words cannot be read */
+  | { result: 'wrong'; error: string }
   /** an act of the work relies on it */
   | { result: 'used'; error: string }
   | { result: 'gone'; error: string };

@@ -21,6 +21,8 @@ const PER_HOP = 0.25;
 const WHO_COMES = 0.08;
 const CUE = 0.3;
 const ZONE = 0.6;
+/** Whom a letter greets is said by how they are greeted, though their whole name is the same. */
+const GREETS = 0.1;
 /** Among facts that say the same of one record, the one that letters say it by. */
 const SAID_BY: readonly [RegExp, number][] = [
   [/\.greeting_name$/, 0.06],
@@ -69,7 +71,8 @@ export function preferenceOf(
   let weight = usually(path, start.kind);
   if (isSpokenOf(path, near)) weight += CUE;
   if (REACHED.test(path) && isNamedBefore(path, place, facts)) weight += NAMED;
-  if (isIn(zones.greeting, from, to)) weight += root === 'recipient' ? ZONE : 0;
+  if (isIn(zones.greeting, from, to))
+    weight += root !== 'recipient' ? 0 : path.endsWith('.greeting_name') ? ZONE + GREETS : ZONE;
   else if (isIn(zones.signedOff, from, to))
     weight += root === 'sender' ? ZONE : root === 'business' ? ZONE / 2 : 0;
   // Elsewhere an organisation is called by its name, and somebody in it is whom the letter goes to.

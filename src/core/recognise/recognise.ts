@@ -99,9 +99,18 @@ function choose({ from, to, means }: Spot, { text, facts, zones, situation }: Ar
     words: text.slice(from, to),
     ...saidBy(best),
     certainty: isOneOfTwo ? Math.min(best.meaning.sure, ONE_OF_TWO) : best.meaning.sure,
-    others: others.slice(0, MOST_OTHERS).map(saidBy),
+    others: unlike(best.fact, others).slice(0, MOST_OTHERS).map(saidBy),
   };
   return isOfRow(find, best.fact, text, zones) ? undefined : find;
+}
+
+/** The others that say something else than the best does, and than one another. */
+function unlike<One extends { fact: KnownFact }>(best: KnownFact, others: readonly One[]): One[] {
+  const kept: One[] = [];
+  for (const other of others)
+    if (![best, ...kept.map(({ fact }) => fact)].some(({ path }) => areAlike(path, other.fact.path)))
+      kept.push(other);
+  return kept;
 }
 
 /** How sure a fact can be by whose it is. */

@@ -8,19 +8,33 @@ import { connection } from '../connection';
 import type { CurrentMember } from '../signIn/currentMember';
 import { forMember } from '../forMember';
 import { anotherCalled, namedOnce } from './named';
+import { wordsFacts } from './wordsContext';
+import { readWords, saySlow } from './wordsReader';
 
 /** What a new template says: it greets, leaves a gap that no letter goes with, and is signed. */
 const BEGINNING = 'Hello {{recipient.greeting_name}},\n\n{{gap "what you want to say"}}\n\n{{signature}}\n';
 
-/** Makes a template with the first words of a letter. */
+/** Makes a template: with the words that are given, else with the first words of a letter. */
 export async function makeTemplate(
   member: CurrentMember,
-  { name: written, startsFrom, group }: NewTemplate,
+  { name: written, startsFrom, group, text }: NewTemplate,
 ): Promise<TemplateAnswer> {
   const name = written.trim();
-  const document = readMarkdown(BEGINNING, new LineIndex(BEGINNING, name), new WeakMap(), []);
-  const subject: Template['head']['subject'] = [{ type: 'text', text: name }];
-  const head: Template['head'] = { name, group: '', startsFrom, subject, ...whose(member) };
+  const given =
+    text === undefined ? undefined : await readWords(text, await wordsFacts(member)).catch(saySlow);
+  if (given && !given.template)
+    return { result: 'wrong', error: given.problems[0]?.message ?? 'These words cannot be read.' };
+  const { subject, language } = given?.template?.head ?? { subject: [{ type: 'text', text: name }] };
+  const document =
+    given?.template?.document ?? readMarkdown(BEGINNING, new LineIndex(BEGINNING, name), new WeakMap(), []);
+  const head: Template['head'] = {
+    name,
+    group: '',
+    startsFrom,
+    subject,
+    ...(language === undefined ? {} : { language }),
+    ...whose(member),
+  };
   return namedOnce(anotherCalled('template', name), async () => ({
     result: 'done',
     key: await insert(member, { head, document }, group),

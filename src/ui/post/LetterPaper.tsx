@@ -130,6 +130,13 @@ export function LetterPaper({ letter, members, waits, asks }: Props) {
           ))}
         </ol>
         {template && <p>From the template “{template}”.</p>}
+        {direction === 'out' && letter.kind !== 'text' && client_key && (
+          <p>
+            <Link href={`/templates/from-letter?letter=${id}`} prefetch={false}>
+              Make a template of it
+            </Link>
+          </p>
+        )}
         {client && client_key && (
           <p>
             <Link href={`/clients/${encodeURIComponent(client_key)}`}>{client}</Link>

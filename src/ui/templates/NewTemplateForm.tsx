@@ -12,15 +12,13 @@ import { withArticle } from '../../core/fill/formats/article';
 import type { BookingWords } from '../../core/records/bookingWords';
 import { STARTING_POINTS, type StartingKind } from '../../core/records/recordKind';
 import { askServer } from '../writing/askServer';
-import { MakeGroup } from './arrange/MakeGroup';
+import { GroupField, NEW_GROUP } from './GroupField';
 import { BEGIN } from './begin';
 
 interface Props {
   groups: readonly Pick<GroupedTemplates, 'key' | 'name'>[];
   words: BookingWords;
 }
-
-const NEW = ' new';
 
 /** When each is written, in a few words. */
 const WHEN: Readonly<Record<StartingKind, string>> = {
@@ -33,7 +31,6 @@ const WHEN: Readonly<Record<StartingKind, string>> = {
 
 /** Asks what a new template is called, what it starts from and where it stands. */
 export function NewTemplateForm({ groups: given, words }: Props) {
-  const [groups, setGroups] = useState(given);
   const [group, setGroup] = useState('');
   const [name, setName] = useState('');
   const [startsFrom, setStartsFrom] = useState<StartingKind>('client');
@@ -45,7 +42,7 @@ export function NewTemplateForm({ groups: given, words }: Props) {
 
   async function make(event: FormEvent) {
     event.preventDefault();
-    if (group === NEW)
+    if (group === NEW_GROUP)
       return setProblem({ words: 'Make the new group first, or choose another.', field: 'group' });
     setBusy(true);
     setProblem(undefined);
@@ -105,33 +102,15 @@ export function NewTemplateForm({ groups: given, words }: Props) {
             </label>
           ))}
         </fieldset>
-        <Form.Group controlId={`${id}-group`}>
-          <Form.Label>Group</Form.Label>
-          <Form.Select
-            value={group}
-            isInvalid={problem?.field === 'group'}
-            onChange={(event) => setGroup(event.target.value)}
-          >
-            <option value="">no group yet</option>
-            {groups.map(({ key, name: one }) => (
-              <option key={key} value={key}>
-                {one}
-              </option>
-            ))}
-            <option value={NEW}>A new group …</option>
-          </Form.Select>
-        </Form.Group>
-        {group === NEW && (
-          <MakeGroup
-            button="Make the group"
-            autoFocus
-            onMade={({ key, name: made }) => {
-              setGroups((before) => [...before, { key, name: made }]);
-              setGroup(key);
-              setProblem(undefined);
-            }}
-          />
-        )}
+        <GroupField
+          groups={given}
+          value={group}
+          isWrong={problem?.field === 'group'}
+          onChange={(key) => {
+            setGroup(key);
+            setProblem(undefined);
+          }}
+        />
         <p id={`${id}-problem`} className="problem" role="alert">
           {problem?.words}
         </p>

@@ -18,7 +18,7 @@ export async function GET(request: Request): Promise<Response> {
 /** Makes a template. */
 export async function POST(request: Request): Promise<Response> {
   return asMember(request, async (member) => {
-    const template = await NEW_TEMPLATE.validate(await readJson(request, 4_000), {
+    const template = await NEW_TEMPLATE.validate(await readJson(request, 260_000), {
       strict: true,
       abortEarly: false,
     });

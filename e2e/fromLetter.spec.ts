@@ -1,0 +1,85 @@
+import { expect, test } from '@playwright/test';
+import { ask } from './database';
+import { expectAccessible, signIn } from './signedIn';
+import { arrived, editable, expectReady, sendButton, stetAll, typeBehind } from './writing';
+
+/** Two clients of its own for each size. */
+const OWN = {
+  'desk-later': {
+    from: 'b87',
+    client: 'underhill',
+    address: 'underhill@post.example',
+    other: 'b78',
+    otherAddress: 'kowal@post.example',
+    says: /Zofia.*Wednesday, 23 December 2026 at 09:30.*It costs £78; ring 01632 960144/s,
+  },
+  'phone-later': {
+    from: 'b84',
+    client: 'teague',
+    address: 'teague@post.example',
+    other: 'b77',
+    otherAddress: 'nakagawa@post.example',
+    says: /Emi.*Monday, 21 December 2026 at 09:30.*It costs £220; ring 01632 960144/s,
+  },
+} as const;
+
+test('a letter that was sent becomes a template: with one press, two doubts answered, and goes to another client', async ({
+  page,
+  request,
+}, { project }) => {
+  const { from, client, address, other, otherAddress, says } = OWN[project.name as keyof typeof OWN];
+  const [visit] = await ask<{ day: string }>(
+    `select to_char(starts_at at time zone 'Europe/London', 'FMDay, FMDD FMMonth YYYY') as day from booking where key = $1`,
+    [from],
+  );
+  await signIn(page);
+  await page.goto(`/write?from=booking:${from}&template=${encodeURIComponent(':blank booking')}`);
+  const letter = await editable(page);
+  await letter.locator('.subject').evaluate((node) => getSelection()!.collapse(node, 0));
+  await letter.focus();
+  const subject = `A word before we come, ${project.name}`;
+  await page.keyboard.type(subject);
+  // The number is the office’s and the writer’s; a town by itself is not surely the client’s.
+  await typeBehind(
+    page,
+    /^Hello /,
+    ` we come on ${visit!.day} at 09:30. It costs £78; ring 01632 960144. Is the piano in ${client === 'teague' ? 'Saltby' : 'Thornholt'} still where it was?`,
+  );
+  await stetAll(page.locator('#page'));
+  await sendButton(page.locator('#page')).click();
+  await arrived(request, address, subject);
+
+  await page.goto(`/clients/${client}`);
+  await page.getByRole('link', { name: subject }).filter({ visible: true }).first().click();
+  await page.getByRole('link', { name: 'Make a template of it' }).click();
+  await expect(page.getByRole('heading', { name: 'A template of this letter' })).toBeVisible();
+  await expect(page.getByRole('status').filter({ hasText: 'are asked about' })).toBeVisible();
+  await expectAccessible(page);
+  await page.getByRole('button', { name: /^Take the \d+ certain ones$/ }).click();
+  await expect(page.locator('.paper .field').filter({ hasText: 'long date' })).toBeVisible();
+  const number = page.getByRole('group', { name: 'What “01632 960144” is' });
+  await number.getByRole('button', { name: 'Business, phone' }).click();
+  await page
+    .getByRole('group', { name: /What “(?:Saltby|Thornholt)” is/ })
+    .getByRole('button', { name: 'Leave the words' })
+    .click();
+  await expect(page.getByText('Everything that was found is decided.')).toBeVisible();
+  // What was decided can be changed.
+  await page.getByRole('button', { name: 'Change what “01632 960144” is' }).click();
+  await number.getByRole('button', { name: 'Business, phone' }).click();
+  await expectAccessible(page);
+  const name = `From a letter, ${project.name}`;
+  await page.getByLabel('Name', { exact: true }).fill(name);
+  await page.getByRole('button', { name: 'Keep as a template' }).click();
+  await expect(page.getByRole('heading', { name, level: 1 })).toBeVisible();
+
+  const key = new URL(page.url()).pathname.split('/').at(-1)!;
+  await page.goto(`/write?from=booking:${other}&template=${key}`);
+  await expect(await editable(page)).toContainText(says);
+  const written = page.getByRole('article', { name: /^Letter to/ });
+  await stetAll(written);
+  await expectReady(written);
+  await sendButton(written).click();
+  const [received] = await arrived(request, otherAddress, subject);
+  expect(received!.text).toMatch(says);
+});

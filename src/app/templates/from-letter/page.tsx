@@ -1,0 +1,21 @@
+import type { Metadata } from 'next';
+import { notFound } from 'next/navigation';
+import { letterForTemplate } from '../../../server/templates/letterForTemplate';
+import { templatesByGroup } from '../../../server/templates/templatesByGroup';
+import { wordsFacts } from '../../../server/templates/wordsContext';
+import { FromLetter } from '../../../ui/templates/fromLetter/FromLetter';
+import { requireMember } from '../../session';
+
+export const metadata: Metadata = { title: 'A template of a letter' };
+
+type Props = { searchParams: Promise<{ letter?: string | string[] }> };
+
+export default async function FromLetterPage({ searchParams }: Props) {
+  const member = await requireMember();
+  const { letter: id } = await searchParams;
+  const letter = typeof id === 'string' ? await letterForTemplate(member, id) : undefined;
+  if (!letter) notFound();
+  const [grouped, facts] = await Promise.all([templatesByGroup(member), wordsFacts(member)]);
+  const groups = grouped.filter(({ key }) => key !== '').map(({ key, name }) => ({ key, name }));
+  return <FromLetter letter={letter} facts={facts} groups={groups} />;
+}
