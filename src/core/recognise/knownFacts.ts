@@ -5,6 +5,7 @@ import type { OfferedField } from '../fields/fieldsAt';
 import { compileTemplate, type CompiledTemplate } from '../fill/compileTemplate';
 import type { CompileContext } from '../fill/compile/newScope';
 import { fillTemplate } from '../fill/fillTemplate';
+import type { BookingWords } from '../records/bookingWords';
 import type { StartingKind } from '../records/recordKind';
 import type { FieldType } from '../records/fieldType';
 import type { Situation } from '../records/which/situation';
@@ -41,7 +42,7 @@ const LISTED = /\.(?:items|partners|unpaid_invoices|wanted_on)$/;
 
 /** Everything that a field of a template can say of the records at hand, and how: filled once for all. */
 export function knownFacts({ situation, context, language }: Written): KnownFact[] {
-  const { asked, compiled } = askingTemplate(situation.start.kind, context, language);
+  const { asked, compiled } = askingTemplate(situation, context, language);
   const { notes, holes, text, signatureAt } = fillTemplate(compiled, situation);
   const missing = new Set(holes.map(({ id }) => id));
   const facts = new Map<string, KnownFact>();
@@ -75,19 +76,24 @@ interface Asking {
 const made = new WeakMap<CompileContext, Map<string, Asking>>();
 
 function askingTemplate(
-  startsFrom: StartingKind,
+  { start, book }: Situation,
   context: CompileContext,
   language: string | undefined,
 ): Asking {
-  const key = `${startsFrom} ${language ?? ''}`;
+  const key = `${start.kind} ${book.words.booking} ${language ?? ''}`;
   const known = made.get(context) ?? new Map<string, Asking>();
   made.set(context, known);
   let asking = known.get(key);
-  if (!asking) known.set(key, (asking = makeAsking(startsFrom, context, language)));
+  if (!asking) known.set(key, (asking = makeAsking(start.kind, book.words, context, language)));
   return asking;
 }
 
-function makeAsking(startsFrom: StartingKind, context: CompileContext, language: string | undefined): Asking {
+function makeAsking(
+  startsFrom: StartingKind,
+  titles: BookingWords,
+  context: CompileContext,
+  language: string | undefined,
+): Asking {
   const head = {
     name: '',
     group: '',
@@ -95,7 +101,7 @@ function makeAsking(startsFrom: StartingKind, context: CompileContext, language:
     subject: [],
     ...(language === undefined ? {} : { language }),
   };
-  const asked = new FieldDesk(head, context, {})
+  const asked = new FieldDesk(head, context, { booking: titles.booking })
     .fieldsAt([])
     .filter(({ unreachable }) => unreachable === undefined)
     .flatMap(({ title, fields }) => fields.map((field) => ({ title, field })))

@@ -73,6 +73,8 @@ const ONE_OF_TWO = 0.78;
 const BY_ANOTHER = 0.85;
 /** What equals a fact and hardly means it. */
 const BY_CHANCE = 0.45;
+/** … and what is less likely by more than this is not asked about. */
+const FAR = 0.5;
 const MOST_OTHERS = 4;
 
 /** Which fact words say: the likeliest at their place. */
@@ -99,7 +101,12 @@ function choose({ from, to, means }: Spot, { text, facts, zones, situation }: Ar
     words: text.slice(from, to),
     ...saidBy(best),
     certainty: isOneOfTwo ? Math.min(best.meaning.sure, ONE_OF_TWO) : best.meaning.sure,
-    others: unlike(best.fact, others).slice(0, MOST_OTHERS).map(saidBy),
+    others: unlike(
+      best.fact,
+      others.filter(({ weight }) => best.weight - weight < FAR),
+    )
+      .slice(0, MOST_OTHERS)
+      .map(saidBy),
   };
   return isOfRow(find, best.fact, text, zones) ? undefined : find;
 }

@@ -17,5 +17,5 @@ export default async function FromLetterPage({ searchParams }: Props) {
   if (!letter) notFound();
   const [grouped, facts] = await Promise.all([templatesByGroup(member), wordsFacts(member)]);
   const groups = grouped.filter(({ key }) => key !== '').map(({ key, name }) => ({ key, name }));
-  return <FromLetter letter={letter} facts={facts} groups={groups} />;
+  return <FromLetter letter={letter} facts={facts} groups={groups} words={member.words} />;
 }

@@ -7,11 +7,13 @@ import type { LetterForTemplate } from '../../../core/contract/fromLetter';
 import type { GroupedTemplates } from '../../../core/contract/list';
 import type { WordsFacts } from '../../../core/contract/templateWords';
 import { labelsOf } from '../../../core/fill/describe/labels';
+import { withArticle } from '../../../core/fill/formats/article';
 import { readPassages } from '../../../core/fill/paths/scope';
 import type { Find } from '../../../core/recognise/find';
 import { letterText } from '../../../core/recognise/letterText';
 import { fieldOf, placeFields, type Placed } from '../../../core/recognise/placeFields';
 import { recognisedTemplate } from '../../../core/recognise/recognisedTemplate';
+import type { BookingWords } from '../../../core/records/bookingWords';
 import { schemaOf } from '../../../core/records/schema';
 import { PencilLetter } from '../../document/PencilLetter';
 import { isCertain, takenFinds, withCertain, type Decided } from './decided';
@@ -23,12 +25,13 @@ interface Props {
   letter: LetterForTemplate;
   facts: WordsFacts;
   groups: readonly Pick<GroupedTemplates, 'key' | 'name'>[];
+  words: BookingWords;
 }
 
 const NONE: readonly Find[] = [];
 
 /** A letter on its way to a template: the client’s facts in it, taken together or one by one. */
-export function FromLetter({ letter, facts, groups }: Props) {
+export function FromLetter({ letter, facts, groups, words }: Props) {
   const text = useMemo(() => letterText(letter.subject, letter.document), [letter]);
   const { told, again } = useRecognised(letter, text);
   const [decided, setDecided] = useState<Decided>(new Map());
@@ -42,11 +45,18 @@ export function FromLetter({ letter, facts, groups }: Props) {
     () => recognisedTemplate(text, takenFinds(finds, decided), { startsFrom, language }),
     [text, finds, decided, startsFrom, language],
   );
+  // Nobody’s facts stand in a name, whatever is taken of them.
+  const name = useMemo(
+    () => recognisedTemplate(text, finds, { startsFrom }).head.name,
+    [text, finds, startsFrom],
+  );
   const shown = useMemo(() => {
     const placed = finds.flatMap((find, i): Placed[] => {
       const said = decided.get(i);
       if (said === 'words') return [];
       if (said) return [fieldOf({ ...find, ...said })];
+      // What goes over lines is left as it stands.
+      if (find.words.includes('\n')) return [];
       return [
         { start: find.start, end: find.end, word: { type: 'unfinished', attrs: { words: find.words } } },
       ];
@@ -139,6 +149,8 @@ export function FromLetter({ letter, facts, groups }: Props) {
       <KeepTemplate
         key={told ? 'found' : 'looking'}
         template={template}
+        proposed={name}
+        starts={withArticle(startsFrom === 'booking' ? words.booking : startsFrom)}
         groups={groups}
         ready={told !== undefined}
         open={open.length}

@@ -15,6 +15,10 @@ import { GroupField, NEW_GROUP } from '../GroupField';
 
 interface Props {
   template: Template;
+  /** what it may be called */
+  proposed: string;
+  /** “a visit” */
+  starts: string;
   groups: readonly Pick<GroupedTemplates, 'key' | 'name'>[];
   /** whether it is known what could be found */
   ready: boolean;
@@ -23,14 +27,14 @@ interface Props {
 }
 
 /** Asks what the template is called and keeps it. */
-export function KeepTemplate({ template, groups, ready, open }: Props) {
+export function KeepTemplate({ template, proposed, starts, groups, ready, open }: Props) {
   const [written, setWritten] = useState<string>();
   const [group, setGroup] = useState('');
   const [problem, setProblem] = useState<{ words: string; field?: string }>();
   const [busy, setBusy] = useState(false);
   const router = useRouter();
   const id = useId();
-  const name = written ?? template.head.name;
+  const name = written ?? proposed;
 
   async function keep(event: FormEvent) {
     event.preventDefault();
@@ -70,7 +74,9 @@ export function KeepTemplate({ template, groups, ready, open }: Props) {
           aria-describedby={`${id}-help ${id}-problem`}
           onChange={(event) => setWritten(event.target.value)}
         />
-        <Form.Text id={`${id}-help`}>For the team. Clients read the subject, not this.</Form.Text>
+        <Form.Text id={`${id}-help`}>
+          For the team. Clients read the subject, not this. It starts from {starts}.
+        </Form.Text>
       </Form.Group>
       <GroupField
         groups={groups}
