@@ -83,3 +83,41 @@ test('a letter that was sent becomes a template: with one press, two doubts answ
   const [received] = await arrived(request, otherAddress, subject);
   expect(received!.text).toMatch(says);
 });
+
+test('a letter that was pasted becomes a template', async ({ page }, { project }) => {
+  await signIn(page);
+  await page.goto('/templates/new');
+  await page.getByRole('link', { name: 'Make one of a letter' }).click();
+  await expect(page.getByRole('heading', { name: 'A template of a letter' })).toBeVisible();
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Find what is theirs' }).click();
+  await expect(page.getByText('Paste the letter first.')).toBeVisible();
+  await page.getByLabel('It was about').selectOption('visit');
+  await page.getByPlaceholder('Find a visit').fill('hartigan');
+  await expect(page.getByLabel('Record')).toContainText('Oda Hartigan');
+  await page.getByLabel('Record').selectOption('b-hartigan');
+  const text = 'Subject: Your tuning visit\n\nDear Oda,\n\nTeo comes on Thu 26th at half past nine.\n\nImke';
+  await page.getByLabel('The letter').fill(text);
+  await page.getByRole('button', { name: 'Find what is theirs' }).click();
+  // What no step writes is asked about, with what the field says instead.
+  const day = page.getByRole('group', { name: 'What “Thu 26th” is' });
+  await expect(day.getByRole('button', { name: /Visit, start: “Thursday, 26 November 2026”/ })).toBeVisible();
+  await expectAccessible(page);
+  // The text can be gone back to, and is still there.
+  await page.getByRole('button', { name: 'The text' }).click();
+  await expect(page.getByLabel('The letter')).toHaveValue(text);
+  await page.getByRole('button', { name: 'Find what is theirs' }).click();
+  await page.getByRole('button', { name: /^Take the \d+ certain ones$/ }).click();
+  await day.getByRole('button', { name: /Visit, start/ }).click();
+  const name = `Pasted, ${project.name}`;
+  await page.getByLabel('Name', { exact: true }).fill(name);
+  await page.getByLabel('Group').selectOption('Visits');
+  await page.getByRole('button', { name: 'Keep as a template' }).click();
+  await expect(page.getByRole('heading', { name, level: 1 })).toBeVisible();
+  await page.getByRole('tab', { name: 'Words' }).click();
+  await expect(
+    page.getByText(
+      '{{booking.member.given_name}} comes on {{booking.starts_at | long date}} at half past nine.',
+    ),
+  ).toBeVisible();
+});

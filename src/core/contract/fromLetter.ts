@@ -7,7 +7,8 @@ import type { MetadataJson } from 'libphonenumber-js/core';
 
 /** A letter that a template is made of. */
 export interface LetterForTemplate {
-  id: string;
+  /** absent: it is none of those that were sent here */
+  id?: string;
   subject: Line;
   document: TemplateDocument;
   /** what it was written from */

@@ -20,4 +20,5 @@ export const DOINGS: readonly { name: string; path: string; other?: string }[] =
   { name: 'New project', path: '/work/projects/new', other: 'job' },
   { name: 'New enquiry', path: '/work/enquiries/new' },
   { name: 'New template', path: '/templates/new' },
+  { name: 'Template of a letter', path: '/templates/from-letter' },
 ];

@@ -70,6 +70,9 @@ export function NewTemplateForm({ groups: given, words }: Props) {
           Templates
         </Link>
         <h1 id="new-title">A new template</h1>
+        <p>
+          A letter says it already? <Link href="/templates/from-letter">Make one of a letter</Link>
+        </p>
       </div>
       <Form onSubmit={(event) => void make(event)} noValidate>
         <Form.Group controlId={`${id}-name`}>

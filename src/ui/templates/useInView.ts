@@ -25,22 +25,31 @@ export interface InView {
 
 /** Finds a record that a template is seen for, and fetches what it is filled from. */
 export function useInView(startsFrom: string): InView {
-  const [starts, setStarts] = useState<ListEntry[]>();
+  const [listed, setStarts] = useState<{ kind: string; entries: ListEntry[] }>();
   const [wanted, find] = useState('');
-  const [start, choose] = useState<string>();
+  const [chosen, setChosen] = useState<{ kind: string; key: string | undefined }>();
   const [brought, setBrought] = useState<FoundRecord>();
-  const [facts, setFacts] = useState<WritingAnswer | string>();
+  const [told, setTold] = useState<{ of: string; facts: WritingAnswer | string }>();
   const looked = useDeferredValue(wanted);
+  // A record of another kind is none of these, and what is known of another is nothing of this one.
+  const start = chosen?.kind === startsFrom ? chosen.key : undefined;
+  const of = `${startsFrom}:${start}`;
+  const facts = told?.of === of || told?.of === startsFrom ? told.facts : undefined;
+  const choose = (key: string) => setChosen({ kind: startsFrom, key });
 
   useEffect(() => {
     let latest = true;
     const search = looked.trim() ? `?find=${encodeURIComponent(looked)}` : '';
     void askServer<ListPage>(`/api/lists/${startsFrom}${search}`).then((answer) => {
       if (!latest) return;
-      if ('offline' in answer || answer.status !== 200) return setFacts('The records could not be fetched.');
+      if ('offline' in answer || answer.status !== 200)
+        return setTold({ of: startsFrom, facts: 'The records could not be fetched.' });
       const { entries } = answer.body;
-      setStarts(entries);
-      choose((now) => (entries.some(({ key }) => key === now) ? now : entries[0]?.key));
+      setStarts({ kind: startsFrom, entries });
+      setChosen((now) => {
+        const isThere = now?.kind === startsFrom && entries.some(({ key }) => key === now.key);
+        return isThere ? now : { kind: startsFrom, key: entries[0]?.key };
+      });
     });
     return () => {
       latest = false;
@@ -50,17 +59,19 @@ export function useInView(startsFrom: string): InView {
   useEffect(() => {
     if (start === undefined) return;
     let latest = true;
-    void askForFacts(`${startsFrom}:${start}`).then((answer) => {
+    void askForFacts(of).then((answer) => {
       if (!latest) return;
-      if ('offline' in answer) return setFacts('There is no connection.');
-      if (answer.status === 404) return setFacts('This record is no longer there.');
-      setFacts(answer.status === 200 ? answer.body : 'The server cannot fill it at the moment. Try again.');
+      const tell = (facts: WritingAnswer | string) => setTold({ of, facts });
+      if ('offline' in answer) return tell('There is no connection.');
+      if (answer.status === 404) return tell('This record is no longer there.');
+      tell(answer.status === 200 ? answer.body : 'The server cannot fill it at the moment. Try again.');
     });
     return () => {
       latest = false;
     };
-  }, [startsFrom, start]);
+  }, [of, start]);
 
+  const starts = listed?.kind === startsFrom ? listed.entries : undefined;
   const others = starts?.filter(({ key }) => key !== brought?.key);
   return {
     starts: brought && others ? [brought, ...others] : starts,

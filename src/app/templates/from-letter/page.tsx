@@ -1,9 +1,11 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
+import { now } from '../../../server/clock';
 import { letterForTemplate } from '../../../server/templates/letterForTemplate';
 import { templatesByGroup } from '../../../server/templates/templatesByGroup';
 import { wordsFacts } from '../../../server/templates/wordsContext';
 import { FromLetter } from '../../../ui/templates/fromLetter/FromLetter';
+import { PasteLetter } from '../../../ui/templates/fromLetter/PasteLetter';
 import { requireMember } from '../../session';
 
 export const metadata: Metadata = { title: 'A template of a letter' };
@@ -14,8 +16,13 @@ export default async function FromLetterPage({ searchParams }: Props) {
   const member = await requireMember();
   const { letter: id } = await searchParams;
   const letter = typeof id === 'string' ? await letterForTemplate(member, id) : undefined;
-  if (!letter) notFound();
+  if (id !== undefined && !letter) notFound();
   const [grouped, facts] = await Promise.all([templatesByGroup(member), wordsFacts(member)]);
   const groups = grouped.filter(({ key }) => key !== '').map(({ key, name }) => ({ key, name }));
-  return <FromLetter letter={letter} facts={facts} groups={groups} words={member.words} />;
+  const shared = { facts, groups, words: member.words };
+  return letter ? (
+    <FromLetter letter={letter} {...shared} />
+  ) : (
+    <PasteLetter {...shared} at={now()} member={member.key} />
+  );
 }

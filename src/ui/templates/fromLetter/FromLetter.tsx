@@ -26,12 +26,14 @@ interface Props {
   facts: WordsFacts;
   groups: readonly Pick<GroupedTemplates, 'key' | 'name'>[];
   words: BookingWords;
+  /** goes back to the text that was pasted */
+  onBack?: () => void;
 }
 
 const NONE: readonly Find[] = [];
 
 /** A letter on its way to a template: the client’s facts in it, taken together or one by one. */
-export function FromLetter({ letter, facts, groups, words }: Props) {
+export function FromLetter({ letter, facts, groups, words, onBack }: Props) {
   const text = useMemo(() => letterText(letter.subject, letter.document), [letter]);
   const { told, again } = useRecognised(letter, text);
   const [decided, setDecided] = useState<Decided>(new Map());
@@ -78,9 +80,15 @@ export function FromLetter({ letter, facts, groups, words }: Props) {
     <div className="with-margin from-letter">
       <article className="paper letter" aria-labelledby="from-letter-title">
         <div className="letter-head">
-          <Link href={`/post/${letter.id}`} className="back-to-list">
-            The letter
-          </Link>
+          {letter.id === undefined ? (
+            <button type="button" className="btn btn-link back-to-text" onClick={onBack}>
+              The text
+            </button>
+          ) : (
+            <Link href={`/post/${letter.id}`} className="back-to-list">
+              The letter
+            </Link>
+          )}
           <h1 id="from-letter-title">A template of this letter</h1>
           <p>
             To {letter.to}, {letter.day}. What was theirs alone becomes a smart field.
