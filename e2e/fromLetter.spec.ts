@@ -92,7 +92,7 @@ test('a letter that was pasted becomes a template', async ({ page }, { project }
   await expectAccessible(page);
   await page.getByRole('button', { name: 'Find what is theirs' }).click();
   await expect(page.getByText('Paste the letter first.')).toBeVisible();
-  await page.getByLabel('It was about').selectOption('visit');
+  await page.getByLabel('It was about').selectOption('a visit');
   await page.getByPlaceholder('Find a visit').fill('hartigan');
   await expect(page.getByLabel('Record')).toContainText('Oda Hartigan');
   await page.getByLabel('Record').selectOption('b-hartigan');

@@ -73,7 +73,7 @@ describe('a template with words of its own', () => {
       await makeTemplate(imke, { name: 'W', startsFrom: 'booking', group: null, text: wrong }),
     ).toMatchObject({
       result: 'wrong',
-      error: expect.stringContaining('booking.starts') as string,
+      error: expect.stringContaining('The booking has no field “starts”.') as string,
     });
     const right = words('W', 'Hello');
     expect(

@@ -7,6 +7,7 @@ import Form from 'react-bootstrap/Form';
 import type { LetterForTemplate } from '../../../core/contract/fromLetter';
 import type { GroupedTemplates } from '../../../core/contract/list';
 import type { WordsFacts } from '../../../core/contract/templateWords';
+import { withArticle } from '../../../core/fill/formats/article';
 import type { BookingWords } from '../../../core/records/bookingWords';
 import { plainText } from '../../../core/recognise/plainText';
 import { STARTING_POINTS, type StartingKind } from '../../../core/records/recordKind';
@@ -79,7 +80,7 @@ export function PasteLetter({ facts, groups, words, at, member }: Props) {
           <Form.Select value={kind} onChange={(event) => setKind(event.target.value as StartingKind)}>
             {STARTING_POINTS.map((one) => (
               <option key={one} value={one}>
-                {called(one)}
+                {withArticle(called(one))}
               </option>
             ))}
           </Form.Select>
