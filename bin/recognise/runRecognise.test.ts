@@ -113,6 +113,17 @@ Dear {{recipient.greeting_name}},
     expect(out).toContain('am {{booking.starts_at | long date}} um {{booking.starts_at | time}} Uhr.');
   });
 
+  it('a text from another system is read as if its lines ended as ours; places are those of the file', async () => {
+    const windows = `\uFEFF${CONFIRMS.replaceAll('\n', '\r\n')}`;
+    const ours = await recognise(CONFIRMS, '--from', 'booking:b-hartigan');
+    expect(await recognise(windows, '--from', 'booking:b-hartigan')).toEqual(ours);
+    const { out } = await recognise(windows, '--from', 'booking:b-hartigan', '--as', 'json');
+    const { finds } = JSON.parse(out) as { finds: { start: number; end: number; words: string }[] };
+    expect(finds).toHaveLength(7);
+    for (const { start, end, words } of finds)
+      expect(windows.slice(start, end).replaceAll('\r', '')).toBe(words);
+  });
+
   it('keeps the ends of its lines, what looks like markup and what looks like a tag', async () => {
     const { out } = await recognise(
       'Hello Oda,\nit is *so* [sic] {{x}}\n\n- one\n- two\n# three\n',

@@ -10,6 +10,7 @@ import { schemaOf } from '../../src/core/records/schema';
 import { printTag } from '../../src/core/template/tags/printTag';
 import { printTemplate } from '../../src/core/template/text/printTemplate';
 import { formIn, nowIn, readFlags, startIn } from '../command/flags';
+import { oneLineEnd, type OneLineEnd } from '../command/oneLineEnd';
 import { LONGEST_RECORDS, readText } from '../command/readText';
 import { situate, type Given } from '../command/situate';
 import { doing, Unusable, type Streams } from '../command/unusable';
@@ -45,7 +46,7 @@ export function runRecognise(argv: string[], { out, err }: Streams): Promise<num
   return doing(
     async () => {
       const given = argumentsIn(argv);
-      const [text, file] = await Promise.all([
+      const [whole, file] = await Promise.all([
         readText(given.text, LONGEST_LETTER),
         readText(given.records, LONGEST_RECORDS),
       ]);
@@ -53,16 +54,20 @@ export function runRecognise(argv: string[], { out, err }: Streams): Promise<num
       if (!records.value) throw new Unusable([...records.problems].sort(byPlace).map(inWords));
       const situation = situate('recognise', records.value, given);
       const context = { schema: schemaOf(records.value), passages: readPassages([]) };
+      const { text, placeOf } = oneLineEnd(whole);
       const letter = plainText(text);
       const { finds, language } = recognise(letter, situation, context);
       const template = printTemplate(
         recognisedTemplate(letter, finds, { startsFrom: given.from.kind, language }),
       );
       out(
-        given.as === 'text' ? template : `${JSON.stringify({ template, finds: finds.map(told) }, null, 2)}\n`,
+        given.as === 'text'
+          ? template
+          : `${JSON.stringify({ template, finds: finds.map((find) => told(find, placeOf)) }, null, 2)}\n`,
       );
       const others = finds.filter(isOtherForm);
-      for (const find of others) err(`${given.text}:${placeOf(text, find.start)}: ${inOtherForm(find)}\n`);
+      for (const find of others)
+        err(`${given.text}:${lineAndColumn(text, find.start)}: ${inOtherForm(find)}\n`);
       return others.length ? 3 : 0;
     },
     { out, err },
@@ -77,8 +82,15 @@ function argumentsIn(argv: string[]): RecogniseArguments {
   return { text: text('text')!, records: text('records')!, from, member: text('member'), now, as };
 }
 
-function told({ start, end, words, path, steps, certainty }: Find) {
-  return { start, end, words, path, steps: stepsInWords(steps), certainty };
+function told({ start, end, path, steps, certainty, words }: Find, placeOf: OneLineEnd['placeOf']) {
+  return {
+    start: placeOf(start),
+    end: placeOf(end - 1) + 1,
+    words,
+    path,
+    steps: stepsInWords(steps),
+    certainty,
+  };
 }
 
 function inOtherForm({ words, path, steps, says }: Find): string {
@@ -91,7 +103,7 @@ function oneLine(words: string): string {
 }
 
 /** Line and column of a place in a text. */
-function placeOf(text: string, at: number): string {
+function lineAndColumn(text: string, at: number): string {
   const before = text.slice(0, at).split('\n');
   return `${before.length}:${[...before.at(-1)!].length + 1}`;
 }
