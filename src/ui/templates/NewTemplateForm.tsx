@@ -1,18 +1,16 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
 import { useId, useState, type FormEvent } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import Link from 'next/link';
 import type { GroupedTemplates } from '../../core/contract/list';
-import type { Refusal } from '../../core/contract/refusal';
-import type { TemplateAnswer } from '../../core/contract/templates';
 import { withArticle } from '../../core/fill/formats/article';
 import type { BookingWords } from '../../core/records/bookingWords';
 import { STARTING_POINTS, type StartingKind } from '../../core/records/recordKind';
-import { askServer } from '../writing/askServer';
-import { GroupField, NEW_GROUP } from './GroupField';
+import { GroupField } from './GroupField';
+import { TemplateNameField } from './TemplateNameField';
+import { useMakeTemplate } from './useMakeTemplate';
 import { BEGIN } from './begin';
 
 interface Props {
@@ -34,33 +32,13 @@ export function NewTemplateForm({ groups: given, words }: Props) {
   const [group, setGroup] = useState('');
   const [name, setName] = useState('');
   const [startsFrom, setStartsFrom] = useState<StartingKind>('client');
-  const [problem, setProblem] = useState<{ words: string; field?: string }>();
-  const [busy, setBusy] = useState(false);
-  const router = useRouter();
+  const { problem, busy, make, mend } = useMakeTemplate(BEGIN);
   const id = useId();
   const called = (kind: StartingKind) => (kind === 'booking' ? words.booking : kind);
 
-  async function make(event: FormEvent) {
+  function submit(event: FormEvent) {
     event.preventDefault();
-    if (group === NEW_GROUP)
-      return setProblem({ words: 'Make the new group first, or choose another.', field: 'group' });
-    setBusy(true);
-    setProblem(undefined);
-    const answer = await askServer<TemplateAnswer | Refusal>('/api/templates', {
-      name,
-      startsFrom,
-      group: group || null,
-    });
-    if (!('offline' in answer) && answer.body.result === 'done') {
-      router.push(`/templates/${answer.body.key}${BEGIN}`);
-      return router.refresh();
-    }
-    setBusy(false);
-    if ('offline' in answer)
-      return setProblem({ words: 'There is no connection. What you wrote is still here.' });
-    const { body } = answer;
-    if (body.result !== 'done')
-      setProblem({ words: body.error, ...('field' in body && body.field ? { field: body.field } : {}) });
+    void make({ name, startsFrom, group });
   }
 
   return (
@@ -71,22 +49,17 @@ export function NewTemplateForm({ groups: given, words }: Props) {
         </Link>
         <h1 id="new-title">A new template</h1>
         <p>
-          A letter says it already? <Link href="/templates/from-letter">Make one of a letter</Link>
+          <Link href="/templates/from-letter">Make one of a letter that says it already</Link>
         </p>
       </div>
-      <Form onSubmit={(event) => void make(event)} noValidate>
-        <Form.Group controlId={`${id}-name`}>
-          <Form.Label>Name</Form.Label>
-          <Form.Control
-            autoFocus
-            value={name}
-            maxLength={100}
-            isInvalid={problem?.field === 'name'}
-            aria-describedby={`${id}-help ${id}-problem`}
-            onChange={(event) => setName(event.target.value)}
-          />
-          <Form.Text id={`${id}-help`}>For the team. Clients read the subject, not this.</Form.Text>
-        </Form.Group>
+      <Form onSubmit={submit} noValidate>
+        <TemplateNameField
+          autoFocus
+          value={name}
+          isWrong={problem?.field === 'name'}
+          problem={`${id}-problem`}
+          onChange={setName}
+        />
         <fieldset className="starts-from">
           <legend className="form-label">It starts from</legend>
           {STARTING_POINTS.map((kind) => (
@@ -111,7 +84,7 @@ export function NewTemplateForm({ groups: given, words }: Props) {
           isWrong={problem?.field === 'group'}
           onChange={(key) => {
             setGroup(key);
-            setProblem(undefined);
+            mend();
           }}
         />
         <p id={`${id}-problem`} className="problem" role="alert">

@@ -1,17 +1,15 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
 import { useId, useState, type FormEvent } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { NO_GROUP } from '../../../core/contract/groups';
 import type { GroupedTemplates } from '../../../core/contract/list';
-import type { Refusal } from '../../../core/contract/refusal';
-import type { TemplateAnswer } from '../../../core/contract/templates';
 import type { Template } from '../../../core/template/template';
 import { printTemplate } from '../../../core/template/text/printTemplate';
-import { askServer } from '../../writing/askServer';
-import { GroupField, NEW_GROUP } from '../GroupField';
+import { GroupField } from '../GroupField';
+import { TemplateNameField } from '../TemplateNameField';
+import { useMakeTemplate } from '../useMakeTemplate';
 
 interface Props {
   template: Template;
@@ -30,61 +28,35 @@ interface Props {
 export function KeepTemplate({ template, proposed, starts, groups, ready, open }: Props) {
   const [written, setWritten] = useState<string>();
   const [group, setGroup] = useState('');
-  const [problem, setProblem] = useState<{ words: string; field?: string }>();
-  const [busy, setBusy] = useState(false);
-  const router = useRouter();
+  const { problem, busy, make, mend } = useMakeTemplate();
   const id = useId();
   const name = written ?? proposed;
 
-  async function keep(event: FormEvent) {
+  function keep(event: FormEvent) {
     event.preventDefault();
-    if (group === NEW_GROUP)
-      return setProblem({ words: 'Make the new group first, or choose another.', field: 'group' });
-    setBusy(true);
-    setProblem(undefined);
-    const answer = await askServer<TemplateAnswer | Refusal>('/api/templates', {
-      name,
-      startsFrom: template.head.startsFrom,
-      group: group || null,
-      text: printTemplate({
-        ...template,
-        head: { ...template.head, name: name.trim() || 'A template', group: NO_GROUP },
-      }),
-    });
-    if (!('offline' in answer) && answer.body.result === 'done') {
-      router.push(`/templates/${answer.body.key}`);
-      return router.refresh();
-    }
-    setBusy(false);
-    if ('offline' in answer)
-      return setProblem({ words: 'There is no connection. What you decided is still here.' });
-    const { body } = answer;
-    if (body.result !== 'done')
-      setProblem({ words: body.error, ...('field' in body && body.field ? { field: body.field } : {}) });
+    const head = { ...template.head, name: name.trim() || 'A template', group: NO_GROUP };
+    const text = printTemplate({ ...template, head });
+    void make({ name, startsFrom: head.startsFrom, group, text });
   }
 
   return (
-    <Form className="paper keep-template" onSubmit={(event) => void keep(event)} noValidate>
-      <Form.Group controlId={`${id}-name`}>
-        <Form.Label>Name</Form.Label>
-        <Form.Control
-          value={name}
-          maxLength={100}
-          isInvalid={problem?.field === 'name'}
-          aria-describedby={`${id}-help ${id}-problem`}
-          onChange={(event) => setWritten(event.target.value)}
-        />
-        <Form.Text id={`${id}-help`}>
-          For the team. Clients read the subject, not this. It starts from {starts}.
-        </Form.Text>
-      </Form.Group>
+    <Form className="paper keep-template" onSubmit={keep} noValidate>
+      <TemplateNameField
+        value={name}
+        isWrong={problem?.field === 'name'}
+        problem={`${id}-problem`}
+        onChange={setWritten}
+      >
+        {' '}
+        It starts from {starts}.
+      </TemplateNameField>
       <GroupField
         groups={groups}
         value={group}
         isWrong={problem?.field === 'group'}
         onChange={(key) => {
           setGroup(key);
-          setProblem(undefined);
+          mend();
         }}
       />
       <p id={`${id}-problem`} className="problem" role="alert">
