@@ -6,9 +6,9 @@ import { arrived, editable, expectReady, sendButton, stetAll, typeBehind } from 
 /** Two clients of its own for each size. */
 const OWN = {
   'desk-later': {
-    from: 'b87',
-    client: 'underhill',
-    address: 'underhill@post.example',
+    from: 'b88',
+    client: 'castellanos',
+    address: 'castellanos@post.example',
     other: 'b78',
     otherAddress: 'kowal@post.example',
     says: /Zofia.*Wednesday, 23 December 2026 at 09:30.*It costs £78; ring 01632 960144/s,
@@ -43,7 +43,7 @@ test('a letter that was sent becomes a template: with one press, two doubts answ
   await typeBehind(
     page,
     /^Hello /,
-    ` we come on ${visit!.day} at 09:30. It costs £78; ring 01632 960144. Is the piano in ${client === 'teague' ? 'Saltby' : 'Thornholt'} still where it was?`,
+    ` we come on ${visit!.day} at 09:30. It costs £78; ring 01632 960144. Is the piano in ${client === 'teague' ? 'Saltby' : 'Overstrand'} still where it was?`,
   );
   await stetAll(page.locator('#page'));
   await sendButton(page.locator('#page')).click();
@@ -60,7 +60,7 @@ test('a letter that was sent becomes a template: with one press, two doubts answ
   const number = page.getByRole('group', { name: 'What “01632 960144” is' });
   await number.getByRole('button', { name: 'Business, phone' }).click();
   await page
-    .getByRole('group', { name: /What “(?:Saltby|Thornholt)” is/ })
+    .getByRole('group', { name: /What “(?:Saltby|Overstrand)” is/ })
     .getByRole('button', { name: 'Leave the words' })
     .click();
   await expect(page.getByText('Everything that was found is decided.')).toBeVisible();
