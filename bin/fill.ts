@@ -1,12 +1,4 @@
+import { main } from './command/main';
 import { runFill } from './fill/runFill';
 
-// npm runs a script in the project's folder; paths are meant from where it was called.
-if (process.env.npm_lifecycle_event === 'fill') process.chdir(process.env.INIT_CWD ?? '.');
-
-// Whoever reads may stop early, as “head” does.
-process.stdout.on('error', (error: NodeJS.ErrnoException) => process.exit(error.code === 'EPIPE' ? 0 : 1));
-
-process.exitCode = await runFill(process.argv.slice(2), {
-  out: (text) => process.stdout.write(text),
-  err: (text) => process.stderr.write(text),
-});
+await main('fill', runFill);

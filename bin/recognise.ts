@@ -1,12 +1,4 @@
+import { main } from './command/main';
 import { runRecognise } from './recognise/runRecognise';
 
-// npm runs a script in the project's folder; paths are meant from where it was called.
-if (process.env.npm_lifecycle_event === 'recognise') process.chdir(process.env.INIT_CWD ?? '.');
-
-// Whoever reads may stop early, as “head” does.
-process.stdout.on('error', (error: NodeJS.ErrnoException) => process.exit(error.code === 'EPIPE' ? 0 : 1));
-
-process.exitCode = await runRecognise(process.argv.slice(2), {
-  out: (text) => process.stdout.write(text),
-  err: (text) => process.stderr.write(text),
-});
+await main('recognise', runRecognise);

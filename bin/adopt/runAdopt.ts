@@ -1,8 +1,5 @@
-import { readFile, stat } from 'node:fs/promises';
 import { readPassages } from '../../src/core/fill/paths/scope';
 import { adopt, type Adopted } from '../../src/core/adopting/adopt';
-import { byPlace, inWords } from '../../src/core/problems/problem';
-import { readRecords } from '../../src/core/records/read/readRecords';
 import type { RecordsFile } from '../../src/core/records/recordsFile';
 import { schemaOf } from '../../src/core/records/schema';
 import { printTag } from '../../src/core/template/tags/printTag';
@@ -11,10 +8,13 @@ import { LONGEST_WORDS } from '../../src/core/template/text/tooLarge';
 import { LARGEST_FILE, readForeignFiles } from '../../src/server/adopting/foreignFiles';
 import { NoTemplate } from '../../src/server/adopting/noTemplate';
 import { readFlags } from '../command/flags';
-import { LONGEST_RECORDS, readText, UnreadableFile } from '../command/readText';
+import { readBytes } from '../command/readText';
+import { recordsIn } from '../command/recordsIn';
 import { doing, Unusable, type Streams } from '../command/unusable';
 
 const OPTIONS = { records: { type: 'string' } } as const;
+/** Without records only what every business has is known. */
+const NOBODYS: RecordsFile = { business: {} };
 const USAGE = 'adopt FILE… [--records RECORDS.json]';
 
 /**
@@ -27,8 +27,14 @@ export function runAdopt(argv: string[], { out, err }: Streams): Promise<number>
       const { wrong, others: names, text } = readFlags(argv, OPTIONS, [], true);
       if (names.length === 0) wrong.push('No file is named.');
       if (wrong.length) throw new Unusable([...wrong.map((line) => `adopt: ${line}`), USAGE]);
-      const context = { schema: schemaOf(await recordsIn(text('records'))), passages: readPassages([]) };
-      const files = await Promise.all(names.map(async (name) => ({ name, bytes: await bytesOf(name) })));
+      const records = text('records');
+      const context = {
+        schema: schemaOf(records ? await recordsIn(records) : NOBODYS),
+        passages: readPassages([]),
+      };
+      const files = await Promise.all(
+        names.map(async (name) => ({ name, bytes: await readBytes(name, LARGEST_FILE) })),
+      );
       const { templates, left } = await readForeignFiles(files).catch((error: unknown) => {
         throw error instanceof NoTemplate ? new Unusable(error.lines) : error;
       });
@@ -61,28 +67,4 @@ function notUnderstood(file: string, { names, besides }: Adopted): string[] {
     }),
     ...besides.map((what) => `${file}: Left out: ${what}.`),
   ];
-}
-
-async function recordsIn(file: string | undefined): Promise<RecordsFile> {
-  if (file === undefined) return { business: {} } as RecordsFile;
-  const read = readRecords(await readText(file, LONGEST_RECORDS), file);
-  if (!read.value) throw new Unusable([...read.problems].sort(byPlace).map(inWords));
-  return read.value;
-}
-
-/** A file’s bytes, whatever they are; how many is asked before they are read. */
-async function bytesOf(file: string): Promise<Uint8Array> {
-  try {
-    const found = await stat(file);
-    if (!found.isFile())
-      throw new UnreadableFile(`${file}:1:1: This is ${found.isDirectory() ? 'a folder' : 'no plain file'}.`);
-    if (found.size > LARGEST_FILE)
-      throw new UnreadableFile(`${file}:1:1: This is longer than ${Math.round(LARGEST_FILE / 1e6)} MB.`);
-    return await readFile(file);
-  } catch (error) {
-    if (error instanceof UnreadableFile) throw error;
-    const { code } = error as NodeJS.ErrnoException;
-    const why = code === 'ENOENT' ? 'There is no such file or folder.' : `It cannot be read (${code}).`;
-    throw new UnreadableFile(`${file}:1:1: ${why}`);
-  }
 }

@@ -8,25 +8,33 @@ export const LONGEST_RECORDS = 500_000_000;
 export class UnreadableFile extends Error {}
 
 /**
- * Reads a file as UTF-8.
- * @param most how many bytes it may have, which is asked before it is read
+ * Reads a file’s bytes, whatever they are.
+ * @param most how many there may be, which is asked before they are read
  * @throws UnreadableFile with `file:line:column: words` when there is no such file, it is no plain file (a pipe would
- * be waited for without end), too long, or not in UTF-8
+ * be waited for without end), or too long
  */
-export async function readText(file: string, most: number): Promise<string> {
-  const at = (place: string, words: string) => new UnreadableFile(`${file}:${place}: ${words}`);
-  let content: Buffer;
+export async function readBytes(file: string, most: number): Promise<Buffer> {
+  const at = (words: string) => new UnreadableFile(`${file}:1:1: ${words}`);
   try {
     const found = await stat(file);
-    if (!found.isFile())
-      throw at('1:1', found.isDirectory() ? 'This is a folder.' : 'This is no plain file.');
-    if (found.size > most) throw at('1:1', `This is longer than ${Math.round(most / 1e6)} MB.`);
-    content = await readFile(file);
+    if (!found.isFile()) throw at(found.isDirectory() ? 'This is a folder.' : 'This is no plain file.');
+    if (found.size > most) throw at(`This is longer than ${Math.round(most / 1e6)} MB.`);
+    return await readFile(file);
   } catch (error) {
     if (error instanceof UnreadableFile) throw error;
     const { code } = error as NodeJS.ErrnoException;
-    throw at('1:1', code === 'ENOENT' ? 'There is no such file or folder.' : `It cannot be read (${code}).`);
+    throw at(code === 'ENOENT' ? 'There is no such file or folder.' : `It cannot be read (${code}).`);
   }
+}
+
+/**
+ * Reads a file as UTF-8.
+ * @param most how many bytes it may have
+ * @throws UnreadableFile as `readBytes` does, and when it is not in UTF-8
+ */
+export async function readText(file: string, most: number): Promise<string> {
+  const at = (place: string, words: string) => new UnreadableFile(`${file}:${place}: ${words}`);
+  const content = await readBytes(file, most);
   const text = content.toString('utf8');
   const wrong = firstWrongByte(content, text);
   if (wrong === undefined) return text;

@@ -1,17 +1,16 @@
 import { readPassages } from '../../src/core/fill/paths/scope';
 import { stepsInWords } from '../../src/core/fill/steps/compileSteps';
-import { byPlace, inWords } from '../../src/core/problems/problem';
 import { isOtherForm, type Find } from '../../src/core/recognise/find';
 import { plainText } from '../../src/core/recognise/plainText';
 import { recognise } from '../../src/core/recognise/recognise';
 import { recognisedTemplate } from '../../src/core/recognise/recognisedTemplate';
-import { readRecords } from '../../src/core/records/read/readRecords';
 import { schemaOf } from '../../src/core/records/schema';
 import { printTag } from '../../src/core/template/tags/printTag';
 import { printTemplate } from '../../src/core/template/text/printTemplate';
 import { formIn, nowIn, readFlags, startIn } from '../command/flags';
 import { oneLineEnd, type OneLineEnd } from '../command/oneLineEnd';
-import { LONGEST_RECORDS, readText } from '../command/readText';
+import { readText } from '../command/readText';
+import { recordsIn } from '../command/recordsIn';
 import { situate, type Given } from '../command/situate';
 import { doing, Unusable, type Streams } from '../command/unusable';
 
@@ -46,14 +45,12 @@ export function runRecognise(argv: string[], { out, err }: Streams): Promise<num
   return doing(
     async () => {
       const given = argumentsIn(argv);
-      const [whole, file] = await Promise.all([
+      const [whole, records] = await Promise.all([
         readText(given.text, LONGEST_LETTER),
-        readText(given.records, LONGEST_RECORDS),
+        recordsIn(given.records),
       ]);
-      const records = readRecords(file, given.records);
-      if (!records.value) throw new Unusable([...records.problems].sort(byPlace).map(inWords));
-      const situation = situate('recognise', records.value, given);
-      const context = { schema: schemaOf(records.value), passages: readPassages([]) };
+      const situation = situate('recognise', records, given);
+      const context = { schema: schemaOf(records), passages: readPassages([]) };
       const { text, placeOf } = oneLineEnd(whole);
       const letter = plainText(text);
       const { finds, language } = recognise(letter, situation, context);

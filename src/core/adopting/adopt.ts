@@ -1,15 +1,17 @@
-import type { Field, Inline, Line, TemplateDocument } from '../document/templateDocument';
+import type { Line, TemplateDocument } from '../document/templateDocument';
 import type { Step } from '../document/step';
 import { newScope, type CompileContext } from '../fill/compile/newScope';
 import { resolvePath } from '../fill/paths/resolvePath';
 import { compileSteps } from '../fill/steps/compileSteps';
 import { foreignMarks, type ForeignMark } from '../reading/foreignMarks';
-import { languageGuessed } from '../reading/languageGuessed';
+import { otherLanguage } from '../reading/languageGuessed';
+import { SIGNATURE } from '../recognise/knownFacts';
 import { letterText, type LetterText } from '../recognise/letterText';
-import { placeFields, type Placed } from '../recognise/placeFields';
+import { fieldOf, placeFields, type Placed } from '../recognise/placeFields';
 import { isIn, zonesOf } from '../recognise/zones';
 import type { StartingKind } from '../records/recordKind';
 import { SCHEMA_DEFAULTS } from '../records/defaults';
+import { NO_SUBJECT } from '../template/noSubject';
 import type { Template } from '../template/template';
 import { fieldOfName, nameWords, startOfPaths } from './fieldOfName';
 import type { NamedField } from './foreignNames';
@@ -48,7 +50,6 @@ export interface Adopted {
 }
 
 const GROUP = 'Brought in';
-const NO_SUBJECT = 'what it is about';
 
 /**
  * Makes a template of a text from elsewhere: each placeholder becomes the field that it surely means, or what was said of its name
@@ -62,8 +63,7 @@ export function adopt(
 ): Adopted {
   const text = letterText(foreign.subject, foreign.document);
   const home = context.schema.locale || SCHEMA_DEFAULTS.locale;
-  const guessed = languageGuessed(text.text);
-  const language = guessed !== undefined && guessed !== home.slice(0, 2) ? guessed : undefined;
+  const language = otherLanguage(text.text, home);
   const { greeting } = zonesOf(text.text, language ?? home, []);
   const names = new Map<string, ForeignName>();
   const marks = foreignMarks(text.text).map((mark) => {
@@ -119,10 +119,8 @@ function placedFor(
   const place = { start: from, end: to };
   if (taken === 'gap' || !isField(taken, startsFrom, context))
     return [{ ...place, word: { type: 'gap', attrs: { words: name || roomIn(words) } } }];
-  if (taken.path === 'signature') return [{ ...place, word: { type: 'signature' } }];
   const spoken: Step[] = otherwise ? [{ step: 'or', words: otherwise }] : [];
-  const attrs: Field['attrs'] = { path: taken.path, steps: [...taken.steps, ...spoken] };
-  return [{ ...place, word: { type: 'field', attrs } }];
+  return [fieldOf({ ...place, path: taken.path, steps: [...taken.steps, ...spoken] })];
 }
 
 /** Whether a field can stand in a template that starts from a kind of record; what was remembered may be no more. */
@@ -131,7 +129,7 @@ function isField(
   startsFrom: StartingKind,
   context: CompileContext,
 ) {
-  if (path === 'signature') return true;
+  if (path === SIGNATURE) return true;
   const scope = newScope(context, { name: '', startsFrom }, []);
   const resolved = resolvePath(path, scope);
   return typeof resolved !== 'string' && typeof compileSteps(steps, resolved.type, scope) !== 'string';
@@ -160,13 +158,12 @@ function templateOf(
   language: string | undefined,
 ): Template {
   const { subject, document } = placeFields(text, placed);
-  const gap: Inline = { type: 'gap', attrs: { words: NO_SUBJECT } };
   return {
     head: {
       name: withoutMarks(foreign.name),
       group: GROUP,
       startsFrom,
-      subject: subject.length ? subject : [gap],
+      subject: subject.length ? subject : NO_SUBJECT,
       ...(language === undefined ? {} : { language }),
     },
     document,

@@ -1,4 +1,4 @@
-import type { Block, Inline, Line, ListChild, Row, TemplateDocument } from '../document/templateDocument';
+import type { Block, Inline, ListChild, Row, TemplateDocument } from '../document/templateDocument';
 import { LineIndex, type Problem } from '../problems/problem';
 import { foreignMarks } from '../reading/foreignMarks';
 import { readMarkdown } from '../template/text/readMarkdown';
@@ -49,9 +49,4 @@ function unheld<Node extends Block | Inline | ListChild | Row>(node: Node, held:
       JSON.stringify(held[char.codePointAt(0)! - FIRST] ?? '').slice(1, -1),
     ),
   ) as Node;
-}
-
-/** A line of plain words. */
-export function plainLine(text: string): Line {
-  return text ? [{ type: 'text', text }] : [];
 }

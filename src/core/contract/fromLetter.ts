@@ -31,4 +31,4 @@ export interface AskRecognise {
 }
 
 /** What was found, with the language it is in where that is not the business’s; or why nothing could be. */
-export type ToldRecognised = { finds: Find[]; language?: string; took: number } | { failed: string };
+export type ToldRecognised = { finds: Find[]; language?: string } | { failed: string };

@@ -1,3 +1,4 @@
+import { escaped } from './escaped';
 import { civilOf, dayOf, daysInMonth, type Day } from '../dates/civil';
 import { dateWords, nameKey, type DateWords } from '../dates/dateWords';
 
@@ -83,7 +84,7 @@ function readWords(locale: string): Words {
   const any = (names: ReadonlyMap<string, number>) =>
     [...names.keys()]
       .sort((a, b) => b.length - a.length)
-      .map((name) => name.replace(/[.*+?^${}()|[\]\\]/g, '\\$&'))
+      .map(escaped)
       .join('|');
   const weekday = `(?:(?:${any(weekdays)})(?!\\.)|(?:${any(shortOf(weekdays))})\\.)`;
   // A full stop behind it may end the sentence.

@@ -31,3 +31,9 @@ export function languageGuessed(text: string): string | undefined {
   const tells = first!.count >= ENOUGH && first!.count >= SHARE * words.length;
   return tells && first!.count > 2 * second!.count ? first!.language : undefined;
 }
+
+/** The language of a text where it tells it, and it is not the one of a business. @param home the business’s locale, BCP 47 */
+export function otherLanguage(text: string, home: string): string | undefined {
+  const guessed = languageGuessed(text);
+  return guessed === home.slice(0, 2).toLowerCase() ? undefined : guessed;
+}

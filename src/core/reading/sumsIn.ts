@@ -1,3 +1,4 @@
+import { escaped } from './escaped';
 import { signsOf } from '../money/currency';
 import { readWrittenSum } from '../money/readWrittenSum';
 
@@ -40,16 +41,13 @@ const named = new Map<string, RegExp>();
 function nameOf(count: number, currency: string, locale: string): string {
   const format = new Intl.NumberFormat(locale, { style: 'currency', currency, currencyDisplay: 'name' });
   const name = format.formatToParts(count).find(({ type }) => type === 'currency')?.value ?? currency;
-  return name
-    .split(' ')
-    .at(-1)!
-    .replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
+  return escaped(name.split(' ').at(-1)!);
 }
 
 function patternOf(currency: string): RegExp {
   let pattern = patterns.get(currency);
   if (!pattern) {
-    const sign = [...signsOf(currency)].map((one) => one.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')).join('|');
+    const sign = [...signsOf(currency)].map(escaped).join('|');
     const figures = "\\d+(?:[.,'’\\u00a0\\u202f ]\\d{3})*(?:[.,]\\d{1,2})?";
     pattern = new RegExp(
       `(?<![\\p{L}\\d.,])(?:[-−]?(?:${sign})\\s?${figures}(?!\\d)|${figures}\\s?(?:${sign})(?!\\p{L}))`,

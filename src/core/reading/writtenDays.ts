@@ -1,3 +1,4 @@
+import { escaped } from './escaped';
 import { civilOf, weekdayOf, type Day } from '../dates/civil';
 import { dateWords, nameKey, weekdayNamed, type DateWords } from '../dates/dateWords';
 
@@ -66,7 +67,7 @@ function patternsOf(locale: string): Patterns {
   const any = (names: Iterable<string>) =>
     [...names]
       .sort((a, b) => b.length - a.length)
-      .map((name) => name.replace(/[.*+?^${}()|[\]\\]/g, '\\$&'))
+      .map(escaped)
       .join('|');
   const weekdays = any(words.weekdays.keys());
   const longWeekdays = any([...words.weekdays.keys()].filter((name) => name.length > 3));

@@ -1,5 +1,5 @@
 import type { CompileContext } from '../fill/compile/newScope';
-import { languageGuessed } from '../reading/languageGuessed';
+import { otherLanguage } from '../reading/languageGuessed';
 import { SCHEMA_DEFAULTS } from '../records/defaults';
 import type { Situation } from '../records/which/situation';
 import { nearTo } from './cues';
@@ -37,11 +37,10 @@ export function recognise(
 ): Recognised {
   const { business, zone, today } = situation.book;
   const home = business.locale || SCHEMA_DEFAULTS.locale;
-  const guessed = languageGuessed(text);
-  const isForeign = guessed !== undefined && guessed !== home.slice(0, 2).toLowerCase();
-  const written = { situation, context, ...(isForeign ? { language: guessed } : {}) };
-  const facts = knownFacts(written);
-  const locale = isForeign ? guessed : home;
+  const language = otherLanguage(text, home);
+  const said = language === undefined ? {} : { language };
+  const facts = knownFacts({ situation, context, ...said });
+  const locale = language ?? home;
   const zones = zonesOf(text, locale, listed);
   const spots = new Spots();
   addPhrases(spots, text, wordsIn(text), facts, zones);
@@ -55,7 +54,7 @@ export function recognise(
   });
   const chosen = spots.all().flatMap((spot) => choose(spot, { text, facts, zones, situation }) ?? []);
   const finds = supported(apart(chosen), text).filter(({ certainty }) => certainty >= DOUBTFUL);
-  return { finds, ...(isForeign ? { language: guessed } : {}) };
+  return { finds, ...said };
 }
 
 interface Around {

@@ -1,5 +1,5 @@
-import type { Line } from '../document/templateDocument';
 import type { StartingKind } from '../records/recordKind';
+import { NO_SUBJECT } from '../template/noSubject';
 import type { Template } from '../template/template';
 import type { Find } from './find';
 import type { LetterText } from './letterText';
@@ -12,8 +12,6 @@ const NAMELESS = 'From a letter';
 const LONGEST_NAME = 50;
 /** A line of fewer words greets, or signs. */
 const SOME_WORDS = 3;
-/** What a letter without a subject needs before it can go. */
-const NO_SUBJECT: Line = [{ type: 'gap', attrs: { words: 'what it is about' } }];
 
 /**
  * The template that a letter becomes when fields stand in the place of the client’s facts.

@@ -1,4 +1,5 @@
 import type { CopyBlock, CopyDocument, CopyMark, CopyWord, Subject } from '../document/copyDocument';
+import { plainLine } from '../document/plainLine';
 import type { Block, Inline, Line, Mark, TemplateDocument } from '../document/templateDocument';
 
 /** The words of a letter as they would stand in a template: without what told where they came from. */
@@ -54,9 +55,9 @@ function inlineOf(word: CopyWord): Inline {
         type: 'image',
         attrs: {
           ...looks,
-          source: plain(source),
-          description: plain(description),
-          ...(link === undefined ? {} : { link: plain(link) }),
+          source: plainLine(source),
+          description: plainLine(description),
+          ...(link === undefined ? {} : { link: plainLine(link) }),
         },
         ...marked,
       };
@@ -67,11 +68,7 @@ function inlineOf(word: CopyWord): Inline {
 function markOf(mark: CopyMark): Mark[] {
   if (mark.type === 'value' || mark.type === 'signature') return [];
   if (mark.type !== 'link') return [mark];
-  return [{ type: 'link', attrs: { ...mark.attrs, address: plain(mark.attrs.address) } }];
-}
-
-function plain(text: string): Line {
-  return text ? [{ type: 'text', text }] : [];
+  return [{ type: 'link', attrs: { ...mark.attrs, address: plainLine(mark.attrs.address) } }];
 }
 
 function withoutWhence<Node extends { type: string; attrs?: object | undefined }>({ attrs, ...node }: Node) {

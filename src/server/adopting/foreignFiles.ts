@@ -2,7 +2,8 @@ import path from 'node:path';
 import { parse } from 'yaml';
 import type { ForeignTemplate } from '../../core/adopting/adopt';
 import { readForeignHtml } from '../../core/adopting/readForeignHtml';
-import { plainLine, readForeignMarkdown } from '../../core/adopting/readForeignMarkdown';
+import { readForeignMarkdown } from '../../core/adopting/readForeignMarkdown';
+import { plainLine } from '../../core/document/plainLine';
 import { decodeText } from '../../core/bringing/decodeText';
 import { sizeInWords } from '../../core/describe/sizeInWords';
 import { inWords } from '../../core/problems/problem';
@@ -108,8 +109,6 @@ async function readMessages(file: string, bytes: Buffer, into: ReadFiles): Promi
       throw new NoTemplate(`${place}: This is larger than ${sizeInWords(LARGEST_MESSAGE)}.`);
     const { mail } = await readMail(message);
     const read = mail.html ? readHtml(place, mail.html) : readPlain(place, mail.text);
-    if (!mail.text.trim() && !mail.html)
-      throw new NoTemplate(`${place}: There are no words in this message.`);
     const files = mail.files.map(({ name, size }) => `the attachment “${name}” (${sizeInWords(size)})`);
     into.templates.push({
       file: place,

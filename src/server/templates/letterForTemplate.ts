@@ -1,5 +1,5 @@
 import { readForeignHtml } from '../../core/adopting/readForeignHtml';
-import { plainLine } from '../../core/adopting/readForeignMarkdown';
+import { plainLine } from '../../core/document/plainLine';
 import { dayLately } from '../../core/describe/dayLately';
 import type { LetterForTemplate } from '../../core/contract/fromLetter';
 import { plainText } from '../../core/recognise/plainText';
