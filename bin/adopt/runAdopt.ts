@@ -38,9 +38,13 @@ export function runAdopt(argv: string[], { out, err }: Streams): Promise<number>
       const { templates, left } = await readForeignFiles(files).catch((error: unknown) => {
         throw error instanceof NoTemplate ? new Unusable(error.lines) : error;
       });
-      const said = left.map(({ file, what }) => `${file}: This is ${what}, and was left out.`);
-      const printed = templates.map((read) => {
-        if ('own' in read) return printTemplate(read.own);
+      const said = left.map(({ file, why }) => `${file}: ${why} It was left out.`);
+      const printed = templates.flatMap((read) => {
+        if ('own' in read) return [printTemplate(read.own)];
+        if ('passage' in read) {
+          said.push(`${read.file}: This is a passage. It was left out.`);
+          return [];
+        }
         const adopted = adopt(read.foreign, context);
         said.push(...notUnderstood(read.file, adopted));
         const template = printTemplate(adopted.template);
@@ -48,7 +52,7 @@ export function runAdopt(argv: string[], { out, err }: Streams): Promise<number>
           throw new Unusable([
             `${read.file}:1:1: It has more than the ${LONGEST_WORDS} characters of a template.`,
           ]);
-        return template;
+        return [template];
       });
       out(printed.join('\n'));
       for (const line of said) err(`${line}\n`);

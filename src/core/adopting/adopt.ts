@@ -9,9 +9,10 @@ import { SIGNATURE } from '../recognise/knownFacts';
 import { letterText, type LetterText } from '../recognise/letterText';
 import { fieldOf, placeFields, type Placed } from '../recognise/placeFields';
 import { isIn, zonesOf } from '../recognise/zones';
-import type { StartingKind } from '../records/recordKind';
+import { STARTING_POINTS, type StartingKind } from '../records/recordKind';
 import { SCHEMA_DEFAULTS } from '../records/defaults';
 import { NO_SUBJECT } from '../template/noSubject';
+import { readTag } from '../template/tags/readTag';
 import type { Template } from '../template/template';
 import { fieldOfName, nameWords, startOfPaths } from './fieldOfName';
 import type { NamedField } from './foreignNames';
@@ -29,7 +30,7 @@ export interface ForeignTemplate {
 export type Meant = Pick<NamedField, 'path' | 'steps'> | 'words' | 'gap';
 
 /** A foreign name, as it is asked about once. */
-interface ForeignName {
+export interface ForeignName {
   /** by which it is remembered */
   key: string;
   /** as it stands there, the first time */
@@ -68,11 +69,12 @@ export function adopt(
   const names = new Map<string, ForeignName>();
   const marks = foreignMarks(text.text).map((mark) => {
     const greeted = isIn(greeting, mark.from, mark.to);
-    const key = keyOf(mark, greeted);
+    const own = ownField(mark.words, context);
+    const key = own ? mark.words : keyOf(mark, greeted);
     const known = names.get(key);
     if (known) known.times++;
-    else names.set(key, nameOf(mark, key, greeted, context, meant));
-    return { mark, name: names.get(key)! };
+    else names.set(key, nameOf(mark, key, own ?? proposedFor(mark, greeted, context), meant));
+    return { mark: own ? withoutOtherwise(mark) : mark, name: names.get(key)! };
   });
   const paths = [...names.values()].flatMap(({ taken }) => (typeof taken === 'string' ? [] : [taken.path]));
   const startsFrom = startOfPaths(paths);
@@ -100,13 +102,37 @@ function keyOf({ name, words }: ForeignMark, greeted: boolean): string {
 function nameOf(
   { name, words }: ForeignMark,
   key: string,
-  greeted: boolean,
-  context: CompileContext,
+  proposed: NamedField | undefined,
   meant: ReadonlyMap<string, Meant>,
 ): ForeignName {
-  const proposed = name ? fieldOfName(name, { greeted }, context) : undefined;
   const taken = meant.get(key) ?? (proposed?.sure ? proposed : 'gap');
   return { key, words, name, times: 1, ...(proposed ? { proposed } : {}), taken };
+}
+
+function proposedFor(
+  { name }: ForeignMark,
+  greeted: boolean,
+  context: CompileContext,
+): NamedField | undefined {
+  return name ? fieldOfName(name, { greeted }, context) : undefined;
+}
+
+/** What stands behind a bar in a tag of ours is a step. */
+function withoutOtherwise({ otherwise: _, ...mark }: ForeignMark): ForeignMark {
+  return mark;
+}
+
+/** A tag of ours in a text from elsewhere, as one has it that was taken out as a page: what it says is known. */
+function ownField(words: string, context: CompileContext): NamedField | undefined {
+  if (!/^\{\{[^{}]+\}\}$/.test(words)) return undefined;
+  try {
+    const tag = readTag(words.slice(2, -2));
+    if (tag.type !== 'field' || !STARTING_POINTS.some((kind) => isField(tag.attrs, kind, context)))
+      return undefined;
+    return { ...tag.attrs, sure: true };
+  } catch {
+    return undefined;
+  }
 }
 
 function placedFor(

@@ -167,7 +167,10 @@ describe('HTML', () => {
       ),
     ).toMatchObject({
       title: 'T & t',
-      pictures: ['the picture “Us” (a.png)', 'the picture (within the page)'],
+      pictures: [
+        { source: 'a.png', description: 'Us' },
+        { source: 'data:image/png;base64,AA', description: '' },
+      ],
     });
   });
 

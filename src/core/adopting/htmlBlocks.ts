@@ -1,4 +1,5 @@
 import type { Block, Inline, ListItem, Mark, TableRow } from '../document/templateDocument';
+import type { PictureWord } from './foreignPictures';
 
 /** What holds blocks while HTML is read. */
 type Holder =
@@ -34,6 +35,11 @@ export class HtmlBlocks {
     if (!rest) return;
     if (rest !== ' ') this.breaks = 0;
     this.line.push(withMarks({ type: 'text', text: rest }, marks));
+  }
+
+  picture(word: PictureWord): void {
+    this.breaks = 0;
+    this.line.push(word);
   }
 
   /** One ends a line, two a paragraph. */

@@ -1,14 +1,15 @@
 import { Parser } from 'htmlparser2';
 import type { Block, Inline, Mark, TemplateDocument } from '../document/templateDocument';
 import { safeAddress } from '../document/safeAddress';
+import { pictureWord, type ForeignPicture, type KeptPictures, type PictureWord } from './foreignPictures';
 import { HtmlBlocks } from './htmlBlocks';
 
 /** A page or a mail’s HTML, read. */
 export interface ForeignHtml {
   title?: string;
   document: TemplateDocument;
-  /** pictures that stand in it, in words */
-  pictures: string[];
+  /** pictures that were not placed, in their order */
+  pictures: ForeignPicture[];
 }
 
 /** What in it is none of its words. */
@@ -28,10 +29,11 @@ const ITALIC = new Set(['i', 'em', 'cite']);
 /**
  * Reads HTML into our own form: its paragraphs, lists, tables, links and looks; nothing of it is run or fetched, and what else it has
  * falls away, its words stay. Linear in its length.
+ * @param kept the pictures that came along, by where the page has them
  */
-export function readForeignHtml(html: string): ForeignHtml {
+export function readForeignHtml(html: string, kept: KeptPictures = new Map()): ForeignHtml {
   const blocks = new HtmlBlocks();
-  const pictures: string[] = [];
+  const pictures: ForeignPicture[] = [];
   const marks: Look[] = [];
   let silent = 0;
   let title: string | undefined;
@@ -49,7 +51,11 @@ export function readForeignHtml(html: string): ForeignHtml {
         if (tag === 'hr') return blocks.rule();
         if (tag === 'img') {
           // A mail’s counting picture shows nothing.
-          if (attributes.width !== '1' && attributes.height !== '1') pictures.push(pictureOf(attributes));
+          if (attributes.width === '1' || attributes.height === '1') return;
+          const picture = { source: attributes.src ?? '', description: attributes.alt ?? '' };
+          const word = pictureWord(picture, kept, Number.parseInt(attributes.width ?? '', 10));
+          if (word) blocks.picture(withLink(word, current()));
+          else pictures.push(picture);
           return;
         }
         const look = lookOf(tag, attributes);
@@ -113,7 +119,8 @@ function linkOf(href: string | undefined): Omit<Look, 'tag'> {
   };
 }
 
-function pictureOf({ alt = '', src = '' }: Record<string, string>): string {
-  const from = /^data:/i.test(src) ? 'within the page' : src.slice(0, 120);
-  return `the picture ${alt ? `“${alt.slice(0, 80)}” ` : ''}(${from || 'from nowhere'})`;
+/** A picture within a link leads where it does. */
+function withLink(word: PictureWord, marks: readonly Mark[]): PictureWord {
+  const link = marks.find((mark) => mark.type === 'link');
+  return link ? { ...word, attrs: { ...word.attrs, link: link.attrs.address } } : word;
 }

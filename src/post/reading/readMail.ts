@@ -34,6 +34,8 @@ const LONGEST_ID = 500;
 /** What came with a message, with its content. */
 interface IncomingContent extends IncomingFile {
   content: Buffer;
+  /** by which its HTML shows it (RFC 2392), without brackets */
+  contentId?: string;
 }
 
 export interface ReadMail {
@@ -116,7 +118,7 @@ async function whole(read: ParsedMail | undefined, notes: string[]): Promise<Rea
       headers,
       text: text.slice(0, LONGEST_TEXT),
       ...(html === undefined ? {} : { html }),
-      files: contents.map(({ content: _, ...file }) => file),
+      files: contents.map(({ content: _, contentId: __, ...file }) => file),
       ...(report ? { report } : {}),
       notes,
     },
@@ -209,7 +211,10 @@ function dateOf(headers: IncomingMail['headers']): number | undefined {
   return Number.isNaN(date) ? undefined : date;
 }
 
-async function fileOf({ filename, contentType, content }: Attachment, at: number): Promise<IncomingContent> {
+async function fileOf(
+  { filename, contentType, content, cid }: Attachment,
+  at: number,
+): Promise<IncomingContent> {
   const told = await fileTypeFromBuffer(content).catch(() => undefined);
   const type =
     told?.mime ??
@@ -220,5 +225,6 @@ async function fileOf({ filename, contentType, content }: Attachment, at: number
     size: content.length,
     sha256: createHash('sha256').update(content).digest('hex'),
     content,
+    ...(cid ? { contentId: cid } : {}),
   };
 }

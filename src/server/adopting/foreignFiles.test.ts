@@ -12,6 +12,7 @@ async function read(...files: { name: string; bytes: Uint8Array }[]) {
     left,
     templates: templates.map((one) => {
       if ('own' in one) return { file: one.file, name: one.own.head.name, own: true };
+      if ('passage' in one) return { file: one.file, name: one.passage.name, passage: true };
       const { name, subject, document, besides } = one.foreign;
       const said = subject.map((word) => (word.type === 'text' ? word.text : '')).join('');
       return { file: one.file, name, subject: said, words: printMarkdown(document), besides };
@@ -112,6 +113,7 @@ describe('a file is what it holds', () => {
       'letter.docx': 'PK',
       '__MACOSX/a/._one.txt': 'x',
       '.DS_Store': 'x',
+      'empty.txt': '',
     });
     const { templates, left } = await read({ name: 'z.zip', bytes });
     expect(templates.map(({ file: from }) => from)).toEqual([
@@ -120,8 +122,9 @@ describe('a file is what it holds', () => {
       'z.zip/three.eml',
     ]);
     expect(left).toEqual([
-      { file: 'z.zip/logo.png', what: 'a picture' },
-      { file: 'z.zip/letter.docx', what: 'a word processor’s file: save it as HTML or as text' },
+      { file: 'z.zip/logo.png', why: 'This is a picture.' },
+      { file: 'z.zip/letter.docx', why: 'This is a word processor’s file: save it as HTML or as text.' },
+      { file: 'z.zip/empty.txt', why: 'The file is empty.' },
     ]);
   });
 });
@@ -139,7 +142,7 @@ describe('what cannot be read says where and why, and nothing is taken', () => {
     ['a.pdf', '%PDF-1.7 …', 'a.pdf:1:1: This is a PDF, and no text.'],
     ['a.txt', Buffer.from([0x89, 0x50, 0x4e, 0x47]), 'a.txt:1:1: This is a picture, and no text.'],
     ['a.txt', 'a\u0000b', 'a.txt:1:1: This is a file of another kind, and no text.'],
-    ['long.html', `<p>${'a'.repeat(5_000_000)}</p>`, 'long.html:1:1: A text of more than'],
+    ['long.html', `<p>${'a'.repeat(5_000_000)}</p>`, 'long.html:1:1: A page of more than'],
     [
       'many.txt',
       '[Name] '.repeat(10_000),
@@ -165,6 +168,50 @@ describe('what cannot be read says where and why, and nothing is taken', () => {
     expect(await whyNot({ name: 'z.zip', bytes: bomb })).toBe(
       'z.zip/bomb.txt: It unpacks to more than is read.',
     );
+  });
+
+  it('pictures come along where their content does: in a message, a page, a zip', async () => {
+    const PNG = Buffer.from([0x89, 0x50, 0x4e, 0x47, 1]);
+    const kept: Buffer[] = [];
+    const keeper = {
+      keep: async (content: Buffer) => ({ sha256: String(kept.push(content)).padStart(64, '0'), width: 900 }),
+      here: async () => new Map(),
+    };
+    const mail = [
+      'Subject: S',
+      'MIME-Version: 1.0',
+      'Content-Type: multipart/related; boundary=b',
+      '',
+      '--b',
+      'Content-Type: text/html',
+      '',
+      '<p>a <img src="cid:logo@us" alt="Us" width="120"> <img src="cid:no" alt="Lost"></p>',
+      '--b',
+      'Content-Type: image/png',
+      'Content-ID: <logo@us>',
+      'Content-Transfer-Encoding: base64',
+      '',
+      PNG.toString('base64'),
+      '--b--',
+    ].join('\r\n');
+    const bytes = await zipOf({
+      'a/one.md': '![The one](../pictures/one.png)\n',
+      'pictures/one.png': PNG,
+      'm.eml': mail,
+      'p.html': `<p><img src="data:image/png;base64,${PNG.toString('base64')}" alt="Within"></p>`,
+    });
+    const { templates, left } = await readForeignFiles([{ name: 'z.zip', bytes }], keeper);
+    const read = templates.map((one) =>
+      'foreign' in one ? [printMarkdown(one.foreign.document), one.foreign.besides] : [],
+    );
+    const at = (number: number) => String(number).padStart(64, '0');
+    expect(read).toEqual([
+      [`![The one](${at(1)}){width=600}\n`, []],
+      [`a ![Us](${at(2)}){width=120}\n`, ['the picture “Lost” (cid:no)']],
+      [`![Within](${at(3)}){width=600}\n`, []],
+    ]);
+    expect(kept).toEqual([PNG, PNG, PNG]);
+    expect(left).toEqual([]);
   });
 
   it('one that cannot be read among others: none is', async () => {
