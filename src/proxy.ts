@@ -44,6 +44,6 @@ function isReadable(path: string): boolean {
 export const config = {
   // Built assets need no policy; pictures and files that are brought in must not pass through here, as it cuts large bodies.
   matcher: [
-    '/((?!_next/static|_next/image|favicon.ico|offline.html|api/pictures$|api/files$|api/record-files$|api/along$).*)',
+    '/((?!_next/static|_next/image|favicon.ico|offline.html|api/pictures$|api/files$|api/templates/foreign$|api/templates/brought$|api/record-files$|api/along$).*)',
   ],
 };

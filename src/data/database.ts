@@ -2,7 +2,7 @@ import { AsyncLocalStorage } from 'node:async_hooks';
 import pg from 'pg';
 import { Sequelize, Transaction, type QueryOptions, type TransactionOptions } from 'sequelize';
 import { table, type TableOf } from './column';
-import { BRINGING, BROUGHT_RECORD, BROUGHT_ROWS } from './models/bringing';
+import { BRINGING, BROUGHT_RECORD, BROUGHT_ROWS, FOREIGN_NAME } from './models/bringing';
 import { BUSINESS, CUSTOM_FIELD, LINK, PARTNER } from './models/business';
 import { CLIENT, CONTACT, ENQUIRY, ITEM } from './models/client';
 import { ENQUIRY_FORM } from './models/enquiryForm';
@@ -77,6 +77,7 @@ export const TABLES = {
   removed_record: REMOVED_RECORD,
   merged_client: MERGED_CLIENT,
   bringing: BRINGING,
+  foreign_name: FOREIGN_NAME,
   brought_rows: BROUGHT_ROWS,
   brought_record: BROUGHT_RECORD,
 } as const;

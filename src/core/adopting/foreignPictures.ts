@@ -48,13 +48,21 @@ export function picturesOf(document: TemplateDocument): ForeignPicture[] {
   return found;
 }
 
-/** A document with its pictures as they are kept; those that are not are taken out. */
-export function withKeptPictures(document: TemplateDocument, kept: KeptPictures): TemplateDocument {
+/**
+ * A document with its pictures as they are kept; those that are not are taken out.
+ * @param fitted whether one that says no width is given one that a letter has room for
+ */
+export function withKeptPictures(
+  document: TemplateDocument,
+  kept: KeptPictures,
+  fitted: boolean,
+): TemplateDocument {
   const copy = structuredClone(document);
   eachPicture(copy.content, (word, line, at) => {
     const found = pictureWord(named(word), kept, word.attrs.width);
-    if (found) line[at] = { ...word, attrs: { ...word.attrs, ...found.attrs } };
-    else line.splice(at, 1);
+    if (!found) return void line.splice(at, 1);
+    const { source, width } = found.attrs;
+    line[at] = { ...word, attrs: { ...word.attrs, source, ...(fitted && width ? { width } : {}) } };
   });
   return copy;
 }

@@ -67,3 +67,7 @@ export interface TrashedEntry {
   /** in words */
   when: string;
 }
+
+/** The forms in which templates are taken out: their text form, JSON, pages. */
+export const TEMPLATE_FORMS = ['text', 'json', 'page'] as const;
+export type TemplateForm = (typeof TEMPLATE_FORMS)[number];

@@ -37,3 +37,11 @@ export const BROUGHT_RECORD = {
   version: whole(),
   before: maybe(json<Record<string, unknown>>()),
 };
+
+/** What a name in other programs' templates was said to mean. */
+export const FOREIGN_NAME = {
+  business_id: key(uuid()),
+  name: key(text()),
+  meant: text(),
+  said_at: moment(),
+};

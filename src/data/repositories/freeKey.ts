@@ -15,6 +15,13 @@ const WORDS_OF_PATHS = [
   'trash',
   'rights',
   'calendar',
+  'from-letter',
+  'bring-in',
+  'shorthand',
+  'words',
+  'foreign',
+  'brought',
+  'files',
 ];
 
 /** A key for a new row: the one wanted, or with the first number behind it that no other has. */

@@ -82,6 +82,7 @@ function withPagePictures(page: string, along: Along): Along {
 async function withPictures(
   document: TemplateDocument,
   { contentOf, keeper }: Along,
+  fitted = false,
 ): Promise<{ placed: TemplateDocument; left: string[] }> {
   const pictures = picturesOf(document);
   if (pictures.length === 0) return { placed: document, left: [] };
@@ -91,7 +92,7 @@ async function withPictures(
     keeper,
   );
   return {
-    placed: withKeptPictures(document, kept),
+    placed: withKeptPictures(document, kept, fitted),
     left: pictures.filter(({ source }) => !kept.has(source)).map(pictureInWords),
   };
 }
@@ -161,7 +162,7 @@ async function readMarkdown(file: string, text: string, along: Along): Promise<F
   checkMarks(file, text);
   const { document, problems } = readForeignMarkdown(body, file);
   if (problems.length) throw new NoTemplate(...problems.map(inWords));
-  const { placed, left } = await withPictures(document, along);
+  const { placed, left } = await withPictures(document, along, true);
   return { name: nameOf(file), subject: plainLine(said ?? ''), document: placed, besides: left };
 }
 

@@ -1,4 +1,5 @@
 import type { NewTemplate, TemplateAnswer } from '../../core/contract/templates';
+import { copyOfName } from '../../core/template/freeTemplateName';
 import type { Template } from '../../core/template/template';
 import { readMarkdown } from '../../core/template/text/readMarkdown';
 import { LineIndex } from '../../core/problems/problem';
@@ -56,7 +57,7 @@ export const copyTemplate = forMember(async (member: CurrentMember, key: string)
   const { action, ...others } = head;
   // Two that are first of an act would be none.
   const kept = action ? { ...others, action: { ...action, first: false } } : others;
-  const copy = { head: { ...kept, ...whose(member), name: freeName(head.name, names) }, document };
+  const copy = { head: { ...kept, ...whose(member), name: copyOfName(head.name, names) }, document };
   const group = await groupOfTemplate(database, business_id, key);
   return {
     result: 'done',
@@ -67,12 +68,4 @@ export const copyTemplate = forMember(async (member: CurrentMember, key: string)
 /** A new template is everyone's where its maker may change those; else it is its maker's own. */
 function whose({ changesShared }: CurrentMember): { mine?: true } {
   return changesShared ? {} : { mine: true };
-}
-
-/** "First reminder, copy", "First reminder, copy 2". */
-function freeName(name: string, taken: ReadonlySet<string>): string {
-  for (let n = 1; ; n++) {
-    const copy = `${name}, copy${n === 1 ? '' : ` ${n}`}`;
-    if (!taken.has(copy.toLowerCase())) return copy;
-  }
 }

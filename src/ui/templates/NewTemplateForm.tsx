@@ -51,6 +51,9 @@ export function NewTemplateForm({ groups: given, words }: Props) {
         <p>
           <Link href="/templates/from-letter">Make one of a letter that says it already</Link>
         </p>
+        <p>
+          <Link href="/templates/bring-in">Bring some in from files</Link>
+        </p>
       </div>
       <Form onSubmit={submit} noValidate>
         <TemplateNameField

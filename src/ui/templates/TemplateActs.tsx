@@ -4,7 +4,13 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import type { Refusal } from '../../core/contract/refusal';
-import { STAYS, type TemplateAnswer, type TemplateUses } from '../../core/contract/templates';
+import {
+  STAYS,
+  TEMPLATE_FORMS,
+  type TemplateAnswer,
+  type TemplateForm,
+  type TemplateUses,
+} from '../../core/contract/templates';
 import { askServer } from '../writing/askServer';
 
 interface Props {
@@ -14,7 +20,9 @@ interface Props {
   locked: boolean;
 }
 
-/** What can be done with a template as a whole: copied, or thrown away once what depends on it was said. */
+const FORM_WORDS: Readonly<Record<TemplateForm, string>> = { text: 'text', json: 'JSON', page: 'a page' };
+
+/** What can be done with a template as a whole: copied, taken out, or thrown away once what depends on it was said. */
 export function TemplateActs({ templateKey, name, locked }: Props) {
   const [uses, setUses] = useState<TemplateUses>();
   const [problem, setProblem] = useState<string>();
@@ -55,6 +63,14 @@ export function TemplateActs({ templateKey, name, locked }: Props) {
           Throw away
         </button>
       )}
+      <span className="take-out-as">
+        Take out as{' '}
+        {TEMPLATE_FORMS.map((form) => (
+          <a key={form} href={`${path}/file?as=${form}`} className="btn btn-link" download>
+            {FORM_WORDS[form]}
+          </a>
+        ))}
+      </span>
       {problem && (
         <p className="trouble" role="alert">
           {problem}

@@ -43,6 +43,7 @@ const PAGES = [
   ['/templates/signatures', 'Signatures'],
   ['/templates/letterhead', 'Letterhead'],
   ['/templates/acts', 'Acts'],
+  ['/templates/bring-in', 'Bring in, take out'],
   ['/templates/trash', 'Trash'],
 ] as const;
 
