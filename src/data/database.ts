@@ -21,7 +21,14 @@ import {
   MESSAGE_RECIPIENT,
 } from './models/message';
 import { BOOKING, BOOKING_ITEM, PROJECT, PROJECT_CONTACT, PROJECT_PARTNER } from './models/project';
-import { LETTERHEAD, PASSAGE, TEMPLATE, TEMPLATE_GROUP, TEMPLATE_VERSION } from './models/template';
+import {
+  LETTERHEAD,
+  PASSAGE,
+  SHORTHAND,
+  TEMPLATE,
+  TEMPLATE_GROUP,
+  TEMPLATE_VERSION,
+} from './models/template';
 import { MERGED_CLIENT, PAYMENT_PLAN, REMOVED_RECORD, SERVICE, WORK_WAYS } from './models/work';
 import { withoutValues } from './withoutValues';
 
@@ -58,6 +65,7 @@ export const TABLES = {
   template: TEMPLATE,
   template_version: TEMPLATE_VERSION,
   passage: PASSAGE,
+  shorthand: SHORTHAND,
   enquiry_form: ENQUIRY_FORM,
   signature: SIGNATURE,
   link: LINK,

@@ -1,6 +1,6 @@
 import { object, string, type InferType } from 'yup';
 import type { RecordsFile } from '../records/recordsFile';
-import type { Called, Letterhead, Passage, Signature } from '../template/template';
+import type { Called, Letterhead, Passage, Shorthand, Signature } from '../template/template';
 import type { Problem } from '../problems/problem';
 import { LONGEST_WORDS } from '../template/text/tooLarge';
 import type { OwnFile } from './files';
@@ -52,4 +52,6 @@ export interface WordsFacts {
   members: { key: string; name: string }[];
   /** the email addresses of the business, its members and partners */
   addresses: string[];
+  /** what turns into longer text while whoever writes types; absent: nothing */
+  shorthand?: Shorthand[];
 }

@@ -11,7 +11,7 @@ import type { RecordsFile } from '../records/recordsFile';
 import type { Along } from '../writing/goesAlong';
 import type { AnsweredMessage } from '../writing/reply';
 import type { Around } from '../writing/letterheadAround';
-import type { Letterhead, Passage, Signature } from '../template/template';
+import type { Letterhead, Passage, Shorthand, Signature } from '../template/template';
 
 /** What the server has of a member's drafts from one record. */
 export interface DraftsThere {
@@ -62,6 +62,8 @@ export interface TemplateList {
   groups: ListedGroup[];
   /** those that are somebody else's own, and nobody else is offered */
   others: OthersTemplate[];
+  /** what turns into longer text while whoever writes types; absent in what a device has kept from before */
+  shorthand?: Shorthand[];
 }
 
 /** A group with the keys of its templates, in their order. */

@@ -81,3 +81,15 @@ export interface Passage extends Called {
   key: string;
   document: TemplateDocument;
 }
+
+/** Characters that turn into longer text while somebody types. */
+export interface Shorthand {
+  key: string;
+  /** the characters */
+  name: string;
+  /** the group that it stands in, by its name */
+  group?: string;
+  /** only for whoever writes, and not for the whole house */
+  own?: true;
+  document: TemplateDocument;
+}

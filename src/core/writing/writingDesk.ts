@@ -23,6 +23,7 @@ import type {
   KeptTemplate,
   Letterhead,
   Passage,
+  Shorthand,
   Signature,
   TemplateHead,
   WrittenTo,
@@ -51,6 +52,8 @@ export interface WritingFacts {
   letterhead?: Letterhead;
   /** the business's own that templates name; absent: none */
   files?: readonly OwnFile[];
+  /** what turns into longer text while they type; absent: nothing */
+  shorthand?: readonly Shorthand[];
   /** the key of the member who writes */
   member: string;
   /** what was written before to the clients at hand; absent: nothing is known of it */

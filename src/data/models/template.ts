@@ -65,3 +65,16 @@ export const PASSAGE = {
   version: or(whole(), 1),
   former_names: or(texts(), []),
 };
+
+/** Characters that turn into longer text. */
+export const SHORTHAND = {
+  business_id: key(uuid()),
+  id: key(uuid()),
+  key: text(),
+  member_id: maybe(uuid()),
+  group_id: maybe(uuid()),
+  name: text(),
+  document: json<TemplateDocument>(),
+  document_schema: whole(),
+  version: or(whole(), 1),
+};

@@ -2,7 +2,7 @@ import { QueryTypes } from 'sequelize';
 import type { FormKind } from '../../core/contract/records/formKinds';
 import type { Database } from '../database';
 
-type Keyed = 'template' | 'template_group' | 'passage' | 'signature' | FormKind;
+type Keyed = 'template' | 'template_group' | 'passage' | 'signature' | 'shorthand' | FormKind;
 
 /** The words that paths have behind a place: no key is one of them. */
 const WORDS_OF_PATHS = [

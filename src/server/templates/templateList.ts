@@ -5,6 +5,7 @@ import { groupsOfBusiness } from '../../data/repositories/templates/templatesOfB
 import { connection } from '../connection';
 import type { CurrentMember } from '../signIn/currentMember';
 import { forMember } from '../forMember';
+import { shorthandHere } from './shorthandHere';
 import { standingTemplates } from './standingTemplates';
 import { underGroups } from './underGroups';
 
@@ -12,12 +13,14 @@ import { underGroups } from './underGroups';
 export const templateList = forMember(async (member: CurrentMember): Promise<TemplateList> => {
   const database = connection();
   const { business_id } = member;
-  const [templates, { passages, signatures, letterhead, files }, groups, others] = await Promise.all([
-    standingTemplates(member),
-    sharedWords(database, business_id),
-    groupsOfBusiness(database, business_id),
-    templatesOfOthers(database, { business_id, member_id: member.id }),
-  ]);
+  const [templates, { passages, signatures, letterhead, files }, groups, others, shorthand] =
+    await Promise.all([
+      standingTemplates(member),
+      sharedWords(database, business_id),
+      groupsOfBusiness(database, business_id),
+      templatesOfOthers(database, { business_id, member_id: member.id }),
+      shorthandHere(member),
+    ]);
   const attached = new Set(
     templates.flatMap(({ listed }) => (listed.head.attach ?? []).map((name) => name.toLowerCase())),
   );
@@ -29,5 +32,6 @@ export const templateList = forMember(async (member: CurrentMember): Promise<Tem
     files: files.filter(({ name }) => attached.has(name.toLowerCase())),
     groups: underGroups(groups, templates, ({ listed }) => listed.key),
     others,
+    shorthand,
   };
 });

@@ -6,8 +6,10 @@ import { recordsOfBusiness } from '../../data/repositories/recordsOfBusiness';
 import { sharedWords } from '../../data/repositories/templates/sharedWords';
 import { connection } from '../connection';
 import { forMember } from '../forMember';
+import { shorthandHere } from './shorthandHere';
 
-export const wordsFacts = forMember(async ({ business_id, key: own }): Promise<WordsFacts> => {
+export const wordsFacts = forMember(async (member): Promise<WordsFacts> => {
+  const { business_id, key: own } = member;
   const { own: rows, ...shared } = await sharedWords(connection(), business_id);
   const records = await recordsOfBusiness(connection(), business_id, { clients: [] }, rows);
   const { business, members = [], partners = [] } = records!;
@@ -19,6 +21,7 @@ export const wordsFacts = forMember(async ({ business_id, key: own }): Promise<W
       .sort((a, b) => Number(b.key === own) - Number(a.key === own)),
     addresses: [business, ...members, ...partners].flatMap(({ email }) => email?.toLowerCase() ?? []),
     ...shared,
+    shorthand: await shorthandHere(member),
   };
 });
 

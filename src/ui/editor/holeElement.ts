@@ -2,10 +2,10 @@ import type { BlankType } from '../../core/document/templateDocument';
 import { dayPicker } from '../forms/dayPicker';
 
 export interface HoleOptions {
-  /** the type of a blank by its name */
-  blankType: (name: string) => BlankType;
+  /** the type of a blank by its name; @param id of the place where it asks */
+  blankType: (name: string, id: string) => BlankType;
   /** takes an answer; gives what was expected when it does not fit */
-  answer: (name: string, typed: string) => string | undefined;
+  answer: (name: string, typed: string, id: string) => string | undefined;
   /** an answer was given by a key or a press: the next question can be asked. @param rest those that stand behind it */
   answered: (rest: readonly HTMLElement[]) => void;
   choose: (id: string) => void;
@@ -23,9 +23,11 @@ export function holeElement(
   element.className = 'hole';
   element.dataset.id = id;
   element.contentEditable = 'false';
-  const type = kind === 'blank' ? options.blankType(label) : undefined;
+  const type = kind === 'blank' ? options.blankType(label, id) : undefined;
   element.append(
-    ...(type && type.kind !== 'long text' ? question(label, type, options) : [button(id, label, options)]),
+    ...(type && type.kind !== 'long text'
+      ? question({ id, name: label }, type, options)
+      : [button(id, label, options)]),
   );
   return element;
 }
@@ -41,7 +43,11 @@ function button(id: string, label: string, { choose }: HoleOptions): HTMLElement
 }
 
 /** The field of a blank, what picks its answer where that is a day, and where it says what it expected. */
-function question(name: string, type: BlankType, { answer, answered }: HoleOptions): HTMLElement[] {
+function question(
+  { id, name }: { id: string; name: string },
+  type: BlankType,
+  { answer, answered }: HoleOptions,
+): HTMLElement[] {
   const field = type.kind === 'choice' || type.kind === 'yes/no' ? choices(name, type) : input(name, type);
   field.className = 'hole-question';
   field.setAttribute('aria-label', name);
@@ -54,7 +60,7 @@ function question(name: string, type: BlankType, { answer, answered }: HoleOptio
   const take = (): boolean => {
     if (field.value === given || !field.value.trim()) return false;
     given = field.value;
-    const expected = answer(name, field.value);
+    const expected = answer(name, field.value, id);
     field.setAttribute('aria-invalid', String(expected !== undefined));
     said.textContent = expected === undefined ? '' : `Write ${expected}.`;
     return expected === undefined;

@@ -1,9 +1,12 @@
 import { Editor, Extension } from '@tiptap/core';
 import { closeHistory } from '@tiptap/pm/history';
 import { NodeSelection, TextSelection } from '@tiptap/pm/state';
+import type { EditorView } from '@tiptap/pm/view';
 import { readCopy } from '../../core/document/readDocument';
 import type { Place } from '../../core/proof/proofMark';
 import type { Letter } from '../../core/writing/letter';
+import type { Shorthand as Kept } from '../../core/template/template';
+import type { CursorPlace } from './AtCursor';
 import { Hole } from './hole';
 import type { HoleOptions } from './holeElement';
 import { LETTER_MARKS } from './letterMarks';
@@ -11,6 +14,7 @@ import { LETTER_NODES } from './letterNodes';
 import { PageHistory } from './pageHistory';
 import { pasting } from './pasting';
 import { replaceWhatDiffers } from './replaceWhatDiffers';
+import { putShorthand, Shorthand, type ShorthandOptions } from './shorthand';
 import { chosenValues, ValueLooks } from './valueLooks';
 
 export interface EditorEvents extends HoleOptions {
@@ -22,13 +26,18 @@ export interface EditorEvents extends HoleOptions {
   selected: (hasWords: boolean) => void;
   /** what was pasted had parts that no letter may contain, or none */
   leftOut: (what: readonly string[]) => void;
+  shorthand: Omit<ShorthandOptions, 'asked'>;
 }
 
 /** The page as an editor. The letter it shows is a fair copy; it knows nothing of records and templates. */
 export class LetterEditor {
   readonly editor: Editor;
+  private readonly shorthand: EditorEvents['shorthand'];
+  /** whether the cursor stands where somebody put it */
+  private wasHere = false;
 
-  constructor(letter: Letter, { changed, send, selected, leftOut, ...holes }: EditorEvents) {
+  constructor(letter: Letter, { changed, send, selected, leftOut, shorthand, ...holes }: EditorEvents) {
+    this.shorthand = shorthand;
     this.editor = new Editor({
       element: document.createElement('div'),
       injectCSS: false,
@@ -37,6 +46,7 @@ export class LetterEditor {
         ...LETTER_MARKS,
         Hole.configure(holes),
         PageHistory,
+        Shorthand.configure({ ...shorthand, asked: toQuestion }),
         ValueLooks,
         Extension.create({
           name: 'sending',
@@ -62,6 +72,7 @@ export class LetterEditor {
           return false;
         },
       },
+      onFocus: () => (this.wasHere = true),
       onUpdate: changed,
       onSelectionUpdate: ({ editor }) =>
         selected(!editor.state.selection.empty && !(editor.state.selection instanceof NodeSelection)),
@@ -128,6 +139,22 @@ export class LetterEditor {
     this.editor.view.focus();
   }
 
+  /** Where the cursor is in the window; where the page was not written on yet, in a new line of its own before the signature. */
+  cursor(): CursorPlace {
+    const { view } = this.editor;
+    if (!this.wasHere) toNewLine(view);
+    return view.coordsAtPos(view.state.selection.from);
+  }
+
+  /** Puts in what a shorthand says, at the cursor, and goes to what it asks. */
+  put(shorthand: Kept): void {
+    const { view, state } = this.editor;
+    const { from, to } = state.selection;
+    view.focus();
+    const put = putShorthand(view, { shorthand, from, to }, this.shorthand);
+    if (put) toQuestion(view, put.from, put.to);
+  }
+
   destroy(): void {
     this.editor.destroy();
   }
@@ -138,6 +165,33 @@ function contentOf({ document, choices }: Letter) {
   // A page always has a line to write on.
   const blocks = body.length ? body : [{ type: 'paragraph' as const, content: [] }];
   return { type: 'doc', attrs: { choices: JSON.stringify(choices) }, content: [subject!, ...blocks] };
+}
+
+/** Makes a line behind the last block that is no signature, and puts the cursor there. */
+function toNewLine({ state, dispatch }: EditorView): void {
+  const { paragraph } = state.schema.nodes;
+  let at = state.doc.content.size;
+  for (let i = state.doc.childCount - 1; i > 0; i--) {
+    const block = state.doc.child(i);
+    let signs = false;
+    block.descendants(({ marks }) => {
+      signs ||= marks.some(({ type }) => type.name === 'signature');
+    });
+    if (!signs) break;
+    at -= block.nodeSize;
+  }
+  const transaction = state.tr.insert(at, paragraph!.create());
+  dispatch(transaction.setSelection(TextSelection.create(transaction.doc, at + 1)));
+}
+
+/** Goes to the first question that stands between two places. */
+function toQuestion(view: EditorView, from: number, to: number): void {
+  let first: HTMLElement | null | undefined;
+  view.state.doc.nodesBetween(from, to, (node, at) => {
+    const element = node.type.name === 'hole' && !first ? view.nodeDOM(at) : undefined;
+    if (element instanceof HTMLElement) first = element.querySelector<HTMLElement>('.hole-question');
+  });
+  first?.focus();
 }
 
 /** Remembers the question that is being answered; what is given goes back to it, with what was typed, where it was made anew. */

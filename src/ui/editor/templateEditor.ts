@@ -5,12 +5,13 @@ import { NodeSelection, Selection, type Transaction } from '@tiptap/pm/state';
 import type { Line, TemplateDocument } from '../../core/document/templateDocument';
 import type { Around } from '../../core/fields/sayField';
 import type { Labels } from '../../core/fill/describe/labels';
-import type { Passage } from '../../core/template/template';
+import type { Passage, Shorthand as Kept } from '../../core/template/template';
 import { expressible } from '../../core/template/text/expressible';
 import { changeFields, fieldsIn, putPicture, setAttributes, takeOut, type FieldAt } from './templateCommands';
 import { PageHistory } from './pageHistory';
 import { depthOf, turnOtherwise, unwrap } from './structureCommands';
 import { replaceWhatDiffers } from './replaceWhatDiffers';
+import { putShorthand, Shorthand, type ShorthandOptions } from './shorthand';
 import { fromEditor, kindInDocument, toEditor } from './structures';
 import { pageInput, type PageInputEvents } from './pageInput';
 import { RENAMED } from './structureView';
@@ -55,6 +56,7 @@ export interface TemplateEditorOptions extends PageInputEvents {
   changed: () => void;
   /** something else is selected */
   selected: (selected: Selected) => void;
+  shorthand: Pick<ShorthandOptions, 'all' | 'list'>;
   /** what is chosen is to be changed in its note */
   note: () => void;
   keep: () => void;
@@ -84,6 +86,7 @@ export class TemplateEditor {
         ...templateNodes(this.pencil, { hasSubject: this.hasSubject }),
         ...TEMPLATE_MARKS,
         PageHistory,
+        Shorthand.configure({ ...options.shorthand, write: shorthandBlocks }),
         Extension.create({
           name: 'desk',
           priority: 200,
@@ -234,6 +237,14 @@ export class TemplateEditor {
     });
   }
 
+  /** Puts in what a shorthand says, at the cursor. */
+  putShorthand(shorthand: Kept): void {
+    const { view, state } = this.editor;
+    const { from, to } = state.selection;
+    view.focus();
+    putShorthand(view, { shorthand, from, to }, { write: shorthandBlocks });
+  }
+
   /** Keeps an eye on a place while the page changes. Gives where it is by then, once. */
   follow(at: number): () => number {
     let place = at;
@@ -304,6 +315,11 @@ export class TemplateEditor {
       inTable: depthOf(selection.$from, 'table') > 0,
     });
   }
+}
+
+/** What a shorthand says on a page in pencil: its words with their fields. */
+function shorthandBlocks({ document }: Kept): object[] {
+  return (contentOf({ document }) as { content?: object[] }).content ?? [];
 }
 
 function contentOf({ subject, document }: TemplatePage) {

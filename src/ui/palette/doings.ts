@@ -21,5 +21,6 @@ export const DOINGS: readonly { name: string; path: string; other?: string }[] =
   { name: 'New enquiry', path: '/work/enquiries/new' },
   { name: 'New template', path: '/templates/new' },
   { name: 'Template of a letter', path: '/templates/from-letter' },
+  { name: 'Shorthand', path: '/templates/shorthand', other: 'abbreviations' },
   { name: 'Bring templates in, or take them out', path: '/templates/bring-in' },
 ];

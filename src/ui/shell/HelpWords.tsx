@@ -12,6 +12,7 @@ const KEYS = [
   ['Ctrl or Cmd + Z', 'Undo on the page, chosen records included'],
   ['Ctrl or Cmd + B, I, U', 'Bold, italic, underlined'],
   ['{{, or Ctrl or Cmd + .', 'Put a smart field into a template'],
+  ['Ctrl or Cmd + J', 'List all shorthand, in a letter or a template'],
   ['Enter', 'On something chosen in a template: to its note'],
   ['Ctrl or Cmd + Shift + Enter', 'Turn a template from pencil to ink; send a letter and read the next'],
   ['Shift + Enter', 'A new line in the same paragraph'],

@@ -28,7 +28,7 @@ const HELP: readonly Help[] = [
     ],
   },
   {
-    on: /^\/templates\/(?:passages|signatures|letterhead)/,
+    on: /^\/templates\/(?:passages|signatures|letterhead|shorthand)/,
     title: 'What many letters share',
     says: [
       ['Passages', 'Text that stands in many templates. Changed once, it is changed in all of them.'],
@@ -37,12 +37,16 @@ const HELP: readonly Help[] = [
         'A letter is signed with the usual one of whoever it comes from, else with the house’s, else with the one its template asks for.',
       ],
       ['Letterhead', 'What the house puts above and below every letter. A template may want none.'],
+      [
+        'Shorthand',
+        'A few characters that turn into longer text when a space, Tab or Enter ends them; undo brings them back. One’s own goes before the house’s.',
+      ],
       ['Names', 'Each can be called otherwise: what refers to it still does.'],
       ['Removing', 'What stands in a template is not removed before it is taken out there.'],
     ],
   },
   {
-    on: /^\/templates(?:\/(?:acts|trash|new))?$/,
+    on: /^\/templates(?:\/(?:acts|trash|new|from-letter|bring-in))?$/,
     title: 'Templates',
     says: [
       ['A template', 'A letter that is written once, with fields for what differs from client to client.'],
@@ -50,6 +54,10 @@ const HELP: readonly Help[] = [
       [
         'Acts',
         'A template can belong to an act of the work, as an invoice that is sent. One of each is offered first.',
+      ],
+      [
+        'From what exists',
+        'A letter that was sent becomes a template by what is its client’s in it. Templates of another program come in from files; what their names mean is asked once.',
       ],
       ['Trash', 'What was thrown away can be put back.'],
     ],

@@ -41,6 +41,7 @@ const PAGES = [
   ['/templates/arrange', 'Arrange'],
   ['/templates/passages', 'Passages'],
   ['/templates/signatures', 'Signatures'],
+  ['/templates/shorthand', 'Shorthand'],
   ['/templates/letterhead', 'Letterhead'],
   ['/templates/acts', 'Acts'],
   ['/templates/bring-in', 'Bring in, take out'],

@@ -11,6 +11,7 @@ import {
   type RefObject,
 } from 'react';
 import { createPortal } from 'react-dom';
+import type { CursorPlace } from '../editor/AtCursor';
 import type { LetterEditor } from '../editor/letterEditor';
 import { LeftOut } from '../editor/LeftOut';
 import { CopyBlocks } from '../document/CopyBlocks';
@@ -20,6 +21,8 @@ import type { LetterView } from './letterView';
 
 /** The bar of looks comes when words are first selected. */
 const LookBar = lazy(() => import('../editor/LookBar'));
+
+const LetterShorthand = lazy(() => import('./LetterShorthand'));
 
 /** An address as a letter's link has it. */
 const asItIs = (address: string) => address;
@@ -43,6 +46,8 @@ export function LetterPage({ store, view, chosen, onChoose, onSend, page, closed
   const [editor, setEditor] = useState<LetterEditor>();
   const [hasWords, setHasWords] = useState(false);
   const [leftOut, setLeftOut] = useState<readonly string[]>([]);
+  /** where all shorthand is shown */
+  const [listAt, setListAt] = useState<CursorPlace>();
   const callbacks = useRef({ onChoose, onSend });
   useEffect(() => {
     callbacks.current = { onChoose, onSend };
@@ -55,16 +60,19 @@ export function LetterPage({ store, view, chosen, onChoose, onSend, page, closed
     let detach: (() => void) | undefined;
     // The letter is painted first, then the editor is fetched.
     const callOff = afterPaint(async () => {
-      const { LetterEditor: Editor } = await import('../editor/letterEditor');
+      const [{ LetterEditor: Editor }, { ownQuestions, shorthandOf }] = await Promise.all([
+        import('../editor/letterEditor'),
+        import('./shorthandOf'),
+      ]);
       const now = store.now();
       if (gone || !now) return;
       made = new Editor(now, {
         changed: store.typed,
         send: (andNext) => callbacks.current.onSend(andNext),
         choose: (id) => callbacks.current.onChoose(id),
-        answer: (name, typed) => store.answer(name, typed),
+        ...ownQuestions(store),
         answered: (rest) => nextQuestion(made!.element, rest),
-        blankType: (name) => store.blankType(name),
+        shorthand: { ...shorthandOf(store), list: () => setListAt(made!.cursor()) },
         selected: setHasWords,
         leftOut: setLeftOut,
       });
@@ -105,6 +113,9 @@ export function LetterPage({ store, view, chosen, onChoose, onSend, page, closed
         <>
           <div key="editor" ref={mount} />
           <LeftOut what={leftOut} onRead={() => setLeftOut([])} />
+          <Suspense>
+            <LetterShorthand store={store} editor={editor} at={listAt} onAt={setListAt} />
+          </Suspense>
           {hasWords && (
             <Suspense>
               {createPortal(<LookBar editor={editor.editor} link={asItIs} />, document.body)}

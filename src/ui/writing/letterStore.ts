@@ -12,6 +12,7 @@ import { idOfAdded, type Along } from '../../core/writing/goesAlong';
 import type { SaidOtherwise } from '../../core/fill/compile/saidOtherwise';
 import { noteBoth, takeTheirs } from '../../core/fairCopy/bothChanged';
 import { mergeCopies } from '../../core/fairCopy/mergeCopies';
+import { openHoles } from '../../core/fairCopy/values';
 import type { CopyDocument, CopyPart } from '../../core/document/copyDocument';
 import { readMoment } from '../../core/dates/zone';
 import { readTypedAnswer } from '../../core/writing/readTypedAnswer';
@@ -84,6 +85,19 @@ export class LetterStore extends LetterOnPage {
     if (typeof letter === 'string') return letter;
     this.put(letter);
     return undefined;
+  }
+
+  /** What is still missing on the page, by its places. */
+  holes(): string[] {
+    const now = this.current();
+    return now ? openHoles(now.document).map(({ id }) => id) : [];
+  }
+
+  /** Says the answers to questions that the letter asks for itself, by their places. */
+  answerOwn(answers: readonly (readonly [id: string, words: string])[]): void {
+    this.changeDocument((document) =>
+      answers.reduce((one, [id, words]) => fillIn(one, new Set([id]), words), document),
+    );
   }
 
   blankType(name: string): BlankType {

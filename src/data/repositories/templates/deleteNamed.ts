@@ -2,10 +2,10 @@ import { QueryTypes } from 'sequelize';
 import type { Database } from '../../database';
 import type { Changed } from './groups';
 
-/** Removes a passage or a signature, unless somebody has changed it since `version`. */
+/** Removes a passage, a signature or a shorthand, unless somebody has changed it since `version`. */
 export async function deleteNamed(
   { sequelize }: Database,
-  table: 'passage' | 'signature',
+  table: 'passage' | 'signature' | 'shorthand',
   business_id: string,
   key: string,
   version: number,

@@ -70,10 +70,11 @@ export async function deleteGroup(
        where business_id = $business_id and group_id = $from::uuid`,
       { bind },
     );
-    await sequelize.query(
-      'update passage set group_id = $to::uuid where business_id = $business_id and group_id = $from::uuid',
-      { bind },
-    );
+    for (const table of ['passage', 'shorthand'])
+      await sequelize.query(
+        `update ${table} set group_id = $to::uuid where business_id = $business_id and group_id = $from::uuid`,
+        { bind },
+      );
     await sequelize.query(
       'delete from template_group where business_id = $business_id and id = $from::uuid',
       {

@@ -118,6 +118,8 @@ export async function editionOfTemplates(
           from passage where business_id = $business_id),
        (select string_agg(concat_ws(',', key, name, member_id, is_default, md5(document::text)), ';' order by key)
           from signature where business_id = $business_id),
+       (select 'shorthand,' || string_agg(concat_ws(',', key, name, group_id, version, md5(document::text)), ';' order by key)
+          from shorthand where business_id = $business_id and coalesce(member_id, $member_id) = $member_id),
        (select string_agg(concat_ws(',', part, version), ';' order by part)
           from letterhead where business_id = $business_id),
        (select 'others,' || string_agg(concat_ws(',', template.name, member.full_name), ';' order by template.key)

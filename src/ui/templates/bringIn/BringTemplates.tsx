@@ -187,30 +187,6 @@ export function BringTemplates({ facts, groups, words, remembered }: Props) {
                   ? 'One template'
                   : `${coming.length} templates`}
             </h2>
-            <ComingList
-              coming={coming}
-              ways={wayOf}
-              stands={stands}
-              context={context}
-              passages={facts.passages}
-              onWay={(i, way) => setWays((before) => new Map(before).set(i, way))}
-            />
-            {read.left.length > 0 && (
-              <details>
-                <summary>
-                  {read.left.length === 1
-                    ? 'One file was left out'
-                    : `${read.left.length} files were left out`}
-                </summary>
-                <ul>
-                  {read.left.map(({ file, why }, i) => (
-                    <li key={i}>
-                      {file}: {why}
-                    </li>
-                  ))}
-                </ul>
-              </details>
-            )}
             {hasForeign && (
               <GroupField
                 groups={groups.filter(({ key }) => key)}
@@ -242,6 +218,31 @@ export function BringTemplates({ facts, groups, words, remembered }: Props) {
                   ? 'One name is not decided: a gap stands in its place.'
                   : `${open.length} names are not decided: gaps stand in their place.`}
               </p>
+            )}
+            <ComingList
+              coming={coming}
+              ways={wayOf}
+              stands={stands}
+              context={context}
+              titles={titles}
+              passages={facts.passages}
+              onWay={(i, way) => setWays((before) => new Map(before).set(i, way))}
+            />
+            {read.left.length > 0 && (
+              <details>
+                <summary>
+                  {read.left.length === 1
+                    ? 'One file was left out'
+                    : `${read.left.length} files were left out`}
+                </summary>
+                <ul>
+                  {read.left.map(({ file, why }, i) => (
+                    <li key={i}>
+                      {file}: {why}
+                    </li>
+                  ))}
+                </ul>
+              </details>
             )}
           </section>
         )}

@@ -15,12 +15,14 @@ interface Props {
   /** whether there is one that has its name, and whether it is the same word for word */
   stands: (coming: Coming) => 'same' | 'another' | undefined;
   context: CompileContext;
+  /** what the business calls its records */
+  titles: Readonly<Record<string, string>>;
   passages: readonly Passage[];
   onWay: (i: number, way: Way) => void;
 }
 
 /** The templates that come in: each can be read, left out, or take the place of the one that has its name. */
-export function ComingList({ coming, ways, stands, context, passages, onWay }: Props) {
+export function ComingList({ coming, ways, stands, context, titles, passages, onWay }: Props) {
   const id = useId();
   return (
     <ul className="coming-list">
@@ -51,7 +53,7 @@ export function ComingList({ coming, ways, stands, context, passages, onWay }: P
             <p className="entry-note">
               {[
                 one.file,
-                `from ${withArticle(startsFrom)}`,
+                `from ${withArticle(titles[startsFrom] ?? startsFrom)}`,
                 ...(standing === 'same' ? ['is here already, word for word'] : []),
                 ...(one.gaps ? [one.gaps === 1 ? 'one gap' : `${one.gaps} gaps`] : []),
               ].join(', ')}

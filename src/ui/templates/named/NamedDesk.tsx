@@ -14,6 +14,7 @@ const BACK = {
   passage: { href: '/templates/passages', words: 'Passages' },
   signature: { href: '/templates/signatures', words: 'Signatures' },
   letterhead: { href: '/templates', words: 'Templates' },
+  shorthand: { href: '/templates/shorthand', words: 'Shorthand' },
 } as const;
 
 interface Props extends Pick<NamedPageProps, 'kind' | 'startsFrom' | 'facts' | 'view'> {
@@ -29,7 +30,7 @@ interface Props extends Pick<NamedPageProps, 'kind' | 'startsFrom' | 'facts' | '
   choices: ReactNode;
 }
 
-/** A passage, a signature or a part of the letterhead on a page of its own: its name, its words in pencil, what is said of it, and keeping it. */
+/** A passage, a signature, a shorthand or a part of the letterhead on a page of its own: its name, its words in pencil, what is said of it, and keeping it. */
 export function NamedDesk(props: Props) {
   const {
     writing,
@@ -59,11 +60,11 @@ export function NamedDesk(props: Props) {
           <div className="passage-head">
             {kind !== 'letterhead' && (
               <Form.Group controlId={`${id}-name`}>
-                <Form.Label>Name</Form.Label>
+                <Form.Label>{kind === 'shorthand' ? 'Characters' : 'Name'}</Form.Label>
                 <Form.Control
                   size="sm"
                   value={name}
-                  maxLength={100}
+                  maxLength={kind === 'shorthand' ? 30 : 100}
                   onChange={(event) => setName(event.target.value)}
                 />
               </Form.Group>

@@ -26,7 +26,12 @@ export interface NamedPageProps {
   onReady: (flush: () => void) => void;
 }
 
-const NAMES = { passage: 'Passage', signature: 'Signature', letterhead: 'Letterhead' } as const;
+const NAMES = {
+  passage: 'Passage',
+  signature: 'Signature',
+  letterhead: 'Letterhead',
+  shorthand: 'Shorthand',
+} as const;
 const NO_TURN = () => {};
 
 /** The words of a passage, or of a signature, in pencil. */

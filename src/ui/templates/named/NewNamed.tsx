@@ -9,16 +9,21 @@ import type { Refusal } from '../../../core/contract/refusal';
 import { askServer } from '../../writing/askServer';
 import { BEGIN } from '../begin';
 
+/** Where they are made and listed. */
+const PLACE = { passage: 'passages', signature: 'signatures', shorthand: 'shorthand' } as const;
+
 interface Props {
-  what: 'passage' | 'signature';
+  what: 'passage' | 'signature' | 'shorthand';
+  /** what its name is, where it is not simply that */
+  called?: { placeholder: string; missing: string };
   /** what is chosen beside its name, under an id for its label */
   choices?: (id: string) => ReactNode;
   /** what goes along with its name */
   send?: (form: FormData) => object;
 }
 
-/** A new passage, or signature, by its name; its page is opened. */
-export function NewNamed({ what, choices, send }: Props) {
+/** A new passage, signature or shorthand, by its name; its page is opened. */
+export function NewNamed({ what, called, choices, send }: Props) {
   const [problem, setProblem] = useState<string>();
   const [busy, setBusy] = useState(false);
   const router = useRouter();
@@ -28,14 +33,14 @@ export function NewNamed({ what, choices, send }: Props) {
     event.preventDefault();
     const form = new FormData(event.currentTarget);
     const name = String(form.get('name') ?? '').trim();
-    if (!name) return setProblem(`Give the ${what} a name.`);
+    if (!name) return setProblem(called?.missing ?? `Give the ${what} a name.`);
     setBusy(true);
-    const answer = await askServer<NamedAnswer | Refusal>(`/api/${what}s`, { name, ...send?.(form) });
+    const answer = await askServer<NamedAnswer | Refusal>(`/api/${PLACE[what]}`, { name, ...send?.(form) });
     setBusy(false);
     if ('offline' in answer) return setProblem('There is no connection. The name is still here.');
     const { body } = answer;
     if (body.result === 'done') {
-      router.push(`/templates/${what}s/${encodeURIComponent(body.key)}${BEGIN}`);
+      router.push(`/templates/${PLACE[what]}/${encodeURIComponent(body.key)}${BEGIN}`);
       return router.refresh();
     }
     setProblem(body.error);
@@ -48,7 +53,7 @@ export function NewNamed({ what, choices, send }: Props) {
         <Form.Control
           id={id}
           name="name"
-          placeholder="Its name"
+          placeholder={called?.placeholder ?? 'Its name'}
           maxLength={100}
           isInvalid={problem !== undefined}
           aria-describedby={`${id}-problem`}

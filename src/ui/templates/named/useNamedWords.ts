@@ -33,12 +33,17 @@ export interface NamedWriting {
 }
 
 /** Where they are kept and listed. */
-const PLACE = { passage: 'passages', signature: 'signatures', letterhead: 'letterhead' } as const;
+const PLACE = {
+  passage: 'passages',
+  signature: 'signatures',
+  letterhead: 'letterhead',
+  shorthand: 'shorthand',
+} as const;
 
 interface Options {
   /** whose words are kept apart on this device */
   owner: string;
-  what: 'passage' | 'signature' | 'letterhead';
+  what: 'passage' | 'signature' | 'letterhead' | 'shorthand';
   words: NamedWords;
   /** what is kept with its words */
   more: object;

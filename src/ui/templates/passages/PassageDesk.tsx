@@ -1,14 +1,12 @@
 'use client';
 
 import { useId, useMemo, useState } from 'react';
-import Form from 'react-bootstrap/Form';
 import type { PassageToWrite } from '../../../core/contract/passages';
 import type { WordsFacts } from '../../../core/contract/templateWords';
-import { withArticle } from '../../../core/fill/formats/article';
-import { bookingWords } from '../../../core/records/bookingWords';
-import { STARTING_POINTS, type StartingKind } from '../../../core/records/recordKind';
+import type { StartingKind } from '../../../core/records/recordKind';
 import { NamedDesk } from '../named/NamedDesk';
 import { useNamedWords } from '../named/useNamedWords';
+import { GroupOfWords, SeenFrom } from '../named/wordsChoices';
 import { useInView } from '../useInView';
 import { PassageUsesList } from './PassageUsesList';
 
@@ -51,37 +49,8 @@ export function PassageDesk({ owner, passage, facts, groups }: Props) {
       about={<PassageUsesList uses={uses} />}
       choices={
         <>
-          <Form.Group controlId={`${id}-group`}>
-            <Form.Label>Group</Form.Label>
-            <Form.Select
-              size="sm"
-              value={group ?? ''}
-              onChange={(event) => setGroup(event.target.value || null)}
-            >
-              {groups.map(({ key: one, name }) => (
-                <option key={one} value={one}>
-                  {name}
-                </option>
-              ))}
-              <option value="">no group</option>
-            </Form.Select>
-          </Form.Group>
-          <Form.Group controlId={`${id}-from`}>
-            <Form.Label>Seen from</Form.Label>
-            <Form.Select
-              size="sm"
-              value={startsFrom}
-              onChange={(event) => setStartsFrom(event.target.value as StartingKind)}
-            >
-              {STARTING_POINTS.map((kind) => (
-                <option key={kind} value={kind}>
-                  {withArticle(
-                    kind === 'booking' ? bookingWords(facts.business.booking_label).booking : kind,
-                  )}
-                </option>
-              ))}
-            </Form.Select>
-          </Form.Group>
+          <GroupOfWords id={`${id}-group`} groups={groups} value={group} onChange={setGroup} />
+          <SeenFrom id={`${id}-from`} facts={facts} value={startsFrom} onChange={setStartsFrom} />
         </>
       }
     />

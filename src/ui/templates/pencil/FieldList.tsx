@@ -3,13 +3,14 @@
 import { memo, useCallback, useDeferredValue, useEffect, useId, useMemo, useRef, useState } from 'react';
 import type { FieldGroup, OfferedField } from '../../../core/fields/fieldsAt';
 import { findFields, type FoundField } from '../../../core/fields/findFields';
+import { AtCursor, listKeys, type CursorPlace } from '../../editor/AtCursor';
 
 interface Props {
   groups: readonly FieldGroup[];
   /** what a field says for the record in view; undefined: nothing */
   says: (field: OfferedField) => string | undefined;
   /** where the cursor is in the window */
-  at: { left: number; top: number; bottom: number };
+  at: CursorPlace;
   /** whether a field can be chosen here; all where absent */
   fits?: (field: OfferedField) => boolean;
   onChoose: (field: OfferedField) => void;
@@ -20,8 +21,6 @@ interface Props {
 const MOST = 24;
 const IN_SIGHT = 16;
 const nothing = () => undefined;
-const WIDTH = 400;
-const HEIGHT = 340;
 
 /** The list of fields at the cursor: by record at first, then by what is wanted for, each with what it says. */
 export function FieldList({ groups, says, at, fits, onChoose, onClose }: Props) {
@@ -38,20 +37,11 @@ export function FieldList({ groups, says, at, fits, onChoose, onClose }: Props) 
   // What is in sight is told at once, the rest a moment later.
   const rest = useDeferredValue(true, false);
   const list = useRef<HTMLUListElement>(null);
-  const box = useRef<HTMLDivElement>(null);
   const id = useId();
 
   useEffect(() => {
     list.current?.querySelector('[aria-selected="true"]')?.scrollIntoView({ block: 'nearest' });
   }, [marked, shown]);
-
-  useEffect(() => {
-    const press = (event: PointerEvent) => {
-      if (!box.current?.contains(event.target as Node)) onClose();
-    };
-    document.addEventListener('pointerdown', press);
-    return () => document.removeEventListener('pointerdown', press);
-  }, [onClose]);
 
   const choose = useCallback(
     (one: FoundField | undefined) => {
@@ -59,24 +49,8 @@ export function FieldList({ groups, says, at, fits, onChoose, onClose }: Props) 
     },
     [onChoose],
   );
-  const above = at.bottom + HEIGHT > window.innerHeight && at.top > HEIGHT;
   return (
-    <div
-      ref={box}
-      className="field-list"
-      role="dialog"
-      aria-label="Smart fields"
-      style={{
-        left: Math.max(8, Math.min(at.left, window.innerWidth - WIDTH - 8)),
-        ...(above ? { bottom: window.innerHeight - at.top + 4 } : { top: at.bottom + 4 }),
-      }}
-      onKeyDown={(event) => {
-        if (event.key === 'Escape') {
-          event.stopPropagation();
-          onClose();
-        }
-      }}
-    >
+    <AtCursor label="Smart fields" at={at} onClose={onClose}>
       <input
         className="form-control"
         type="search"
@@ -92,21 +66,14 @@ export function FieldList({ groups, says, at, fits, onChoose, onClose }: Props) 
           setWanted(event.target.value);
           setMarked(0);
         }}
-        onKeyDown={(event) => {
-          if (event.nativeEvent.isComposing) return;
-          const step = { ArrowDown: 1, ArrowUp: -1, PageDown: 8, PageUp: -8 }[event.key];
-          if (step) {
-            event.preventDefault();
-            setMarked((now) => Math.max(0, Math.min(shown.length - 1, now + step)));
-          } else if (event.key === 'Enter') {
-            event.preventDefault();
+        onKeyDown={(event) =>
+          listKeys(event, shown.length, {
+            mark: setMarked,
             // Whoever types faster than the list follows means what they typed.
-            choose((search === wanted ? shown : find(wanted))[marked]);
-          } else if (event.key === 'Tab') {
-            event.preventDefault();
-            onClose();
-          }
-        }}
+            take: () => choose((search === wanted ? shown : find(wanted))[marked]),
+            close: onClose,
+          })
+        }
       />
       <ul ref={list} id={`${id}-list`} role="listbox" aria-label="Fields">
         {shown.map((one, i) => (
@@ -127,10 +94,7 @@ export function FieldList({ groups, says, at, fits, onChoose, onClose }: Props) 
       {found.length > shown.length && (
         <p className="hint">{found.length - shown.length} more: say more of it.</p>
       )}
-      <button type="button" className="btn btn-link field-list-close" onClick={onClose}>
-        Close
-      </button>
-    </div>
+    </AtCursor>
   );
 }
 

@@ -4,15 +4,19 @@ import { useCallback, useEffect, useMemo, useRef, useState, type ReactNode } fro
 import { createPortal } from 'react-dom';
 import type { Line } from '../../../core/document/templateDocument';
 import type { WordsFacts } from '../../../core/contract/templateWords';
+import { beginning } from '../../../core/describe/pencilTokens';
 import { FieldDesk } from '../../../core/fields/fieldDesk';
 import type { CompileContext } from '../../../core/fill/compile/newScope';
 import { labelsOf, type Labels } from '../../../core/fill/describe/labels';
 import { bookingWords } from '../../../core/records/bookingWords';
+import { shorthandByName } from '../../../core/shorthand/shorthandBefore';
 import type { StartingKind } from '../../../core/records/recordKind';
 import type { TemplateHead } from '../../../core/template/template';
 import { WritingDesk } from '../../../core/writing/writingDesk';
 import { TemplateEditor, type Selected, type TemplatePage } from '../../editor/templateEditor';
+import type { CursorPlace } from '../../editor/AtCursor';
 import LookBar from '../../editor/LookBar';
+import ShorthandChoice from '../../editor/ShorthandChoice';
 import type { PageKind } from '../../editor/pageKind';
 import { LeftOut } from '../../editor/LeftOut';
 import { putTag } from '../../editor/templateCommands';
@@ -70,6 +74,8 @@ export function PencilSheet(props: Props) {
   const [wanted, setWanted] = useState<WantedField>();
   const { bringing, bring } = useBringingPictures();
   const [leftOut, setLeftOut] = useState<readonly string[]>([]);
+  /** where all shorthand is shown */
+  const [shortAt, setShortAt] = useState<CursorPlace>();
   const shown = useRef(page);
   const latest = useRef(props);
   useEffect(() => {
@@ -87,6 +93,7 @@ export function PencilSheet(props: Props) {
       timer = undefined;
       latest.current.onChange(made.read());
     };
+    const typedShort = shorthandByName(facts.shorthand ?? []);
     const made = new TemplateEditor(page, {
       name,
       passages: new Map(facts.passages.map((passage) => [passage.key, passage])),
@@ -104,6 +111,7 @@ export function PencilSheet(props: Props) {
       selected: (next) => setSelected((now) => (isSame(now, next) ? now : next)),
       list: () => setWanted(wantedAt(made)),
       note: () => document.querySelector<HTMLElement>(NOTE_CONTROLS)?.focus(),
+      shorthand: { all: () => typedShort, list: () => setShortAt(made.cursor()) },
       bring: (file, at) => bring(made, file, at),
       leftOut: setLeftOut,
       keep: () => {
@@ -144,6 +152,7 @@ export function PencilSheet(props: Props) {
 
   const close = useCallback(() => {
     setWanted(undefined);
+    setShortAt(undefined);
     editor?.focus();
   }, [editor]);
 
@@ -173,6 +182,7 @@ export function PencilSheet(props: Props) {
             inTable={inTable}
             onPicture={(file) => bring(editor, file, editor.editor.state.selection.to)}
             onField={() => setWanted(wantedAt(editor))}
+            onShorthand={() => setShortAt(editor.cursor())}
           />,
           tools,
         )}
@@ -187,6 +197,23 @@ export function PencilSheet(props: Props) {
             onChoose={(field) => {
               wanted.then(field);
               close();
+            }}
+            onClose={close}
+          />,
+          document.body,
+        )}
+      {active &&
+        shortAt &&
+        createPortal(
+          <ShorthandChoice
+            all={facts.shorthand ?? []}
+            begins={({ document }) =>
+              beginning(document, { labels: labelsOf({ head, document }, context), passages: facts.passages })
+            }
+            at={shortAt}
+            onChoose={(shorthand) => {
+              setShortAt(undefined);
+              editor.putShorthand(shorthand);
             }}
             onClose={close}
           />,

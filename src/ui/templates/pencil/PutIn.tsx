@@ -22,6 +22,7 @@ interface Props {
   /** whether the cursor is in a table */
   inTable: boolean;
   onField: () => void;
+  onShorthand: () => void;
   onPicture: (file: File) => void;
 }
 
@@ -40,7 +41,7 @@ const TABLE_CHOICES: readonly [TableAct, string][] = [
 ];
 
 /** What can be put in where the cursor is: always in sight, at the foot of the page. */
-export function PutIn({ editor, facts, tools, kind, inTable, onField, onPicture }: Props) {
+export function PutIn({ editor, facts, tools, kind, inTable, onField, onShorthand, onPicture }: Props) {
   const [asked, setAsked] = useState<Asked>();
   const [refused, setRefused] = useState<string>();
   const files = useRef<HTMLInputElement>(null);
@@ -90,6 +91,9 @@ export function PutIn({ editor, facts, tools, kind, inTable, onField, onPicture 
           )}
           <Put words="More" open={asked === 'something else'} onPut={() => ask('something else')} />
         </>
+      )}
+      {(facts.shorthand ?? []).length > 0 && (
+        <Put words="Shorthand" keys="Ctrl or Cmd + J" onPut={onShorthand} />
       )}
       {inTable && (
         <Put words="Table" open={asked === 'a row or column'} onPut={() => ask('a row or column')} />
@@ -145,7 +149,9 @@ export function PutIn({ editor, facts, tools, kind, inTable, onField, onPicture 
                 ['gap', 'A gap, to be filled later'],
                 ['table', 'A table'],
                 ['rule', 'A rule across'],
-                ...(kind === 'letterhead' ? [] : [['signature', 'The signature'] as const]),
+                ...(kind === 'letterhead' || kind === 'shorthand'
+                  ? []
+                  : [['signature', 'The signature'] as const]),
                 ['html', 'HTML'],
               ]}
               onChoose={(what) => {
