@@ -76,6 +76,8 @@ export interface Demonstration {
   messages: DemonstrationMessage[];
   templates: Template[];
   passages: Passage[];
+  /** the house's, called by their characters */
+  shorthand: Passage[];
   files: DemonstrationFile[];
   services: Rows['service'];
   plans: Rows['payment_plan'];
@@ -142,14 +144,17 @@ export async function readDemonstration(folder: string, now: number): Promise<De
     signatures,
     messages: await list<DemonstrationMessage>('messages'),
     templates: await readTexts(path.join(folder, 'templates'), readTemplate),
-    passages: await readTexts(path.join(folder, 'passages'), (text, file) =>
-      readPassage(text, file, path.basename(file, '.md')),
-    ),
+    passages: await readTexts(path.join(folder, 'passages'), readNamed),
+    shorthand: await readTexts(path.join(folder, 'shorthand'), readNamed),
     files,
     services: house.services,
     plans: house.payment_plans,
     ways: house.work_ways,
   };
+}
+
+function readNamed(text: string, file: string) {
+  return readPassage(text, file, path.basename(file, '.md'));
 }
 
 function readSignature({ name, member, is_default: usual = false, text }: WrittenSignature): Signature {

@@ -20,10 +20,12 @@ interface Shipped {
   templates: readonly Template[];
   passages: readonly Passage[];
   signatures: readonly Signature[];
+  /** the house's; absent: none */
+  shorthand?: readonly Passage[];
 }
 
 /** Templates that ship with the application, with what they are made of, as rows of a business. */
-export function templateRows({ groups, passages, signatures, ...rest }: Shipped, business_id: string): Rows {
+export function templateRows({ groups, passages, signatures, shorthand = [], ...rest }: Shipped, business_id: string): Rows {
   const order = groups.flatMap((group) => group.templates);
   const templates = [...rest.templates].sort(
     (a, b) => order.indexOf(a.head.name) - order.indexOf(b.head.name),
@@ -66,6 +68,14 @@ export function templateRows({ groups, passages, signatures, ...rest }: Shipped,
       business_id,
       id: stableId('passage', name),
       key: keyOfName(name, 'passage'),
+      name,
+      document: inKeys(document, naming),
+      document_schema,
+    })),
+    shorthand: shorthand.map(({ name, document }) => ({
+      business_id,
+      id: stableId('shorthand', name),
+      key: keyOfName(name, 'shorthand'),
       name,
       document: inKeys(document, naming),
       document_schema,

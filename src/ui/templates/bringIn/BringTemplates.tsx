@@ -96,7 +96,7 @@ export function BringTemplates({ facts, groups, words, remembered }: Props) {
     [groups],
   );
   const keyOf = (name: string) => byName.get(name.toLowerCase());
-  const there = useThere(
+  const { there, isWhole } = useThere(
     coming.flatMap(({ template }) => keyOf(template.head.name) ?? []),
     naming,
   );
@@ -203,7 +203,7 @@ export function BringTemplates({ facts, groups, words, remembered }: Props) {
             <div className="form-foot">
               <Button
                 variant={open.length > 0 ? 'outline-primary' : 'primary'}
-                disabled={busy || count === 0}
+                disabled={busy || count === 0 || !isWhole}
                 onClick={() => void bringIn()}
               >
                 {busy ? 'Bringing in …' : count === 1 ? 'Bring it in' : `Bring ${count} in`}
@@ -216,7 +216,10 @@ export function BringTemplates({ facts, groups, words, remembered }: Props) {
               <p className="entry-note">
                 {open.length === 1
                   ? 'One name is not decided: a gap stands in its place.'
-                  : `${open.length} names are not decided: gaps stand in their place.`}
+                  : `${open.length} names are not decided: gaps stand in their place.`}{' '}
+                <a className="narrow-only" href="#names-mean">
+                  Say what they mean
+                </a>
               </p>
             )}
             <ComingList
@@ -249,7 +252,7 @@ export function BringTemplates({ facts, groups, words, remembered }: Props) {
         {!read && <TakeOutTemplates />}
       </article>
       {names.length > 0 && (
-        <aside className="states find-notes" aria-label="What names mean">
+        <aside id="names-mean" className="states find-notes" aria-label="What names mean">
           <p role="status">
             {open.length === 0
               ? 'It is known what all of their names mean.'
