@@ -1,5 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { ask } from './database';
+import { open, pencil } from './pencilPage';
 import { expectAccessible, signIn } from './signedIn';
 import { arrived, editable, expectReady, sendButton, stetAll, typeBehind } from './writing';
 
@@ -120,4 +121,86 @@ test('a letter that was pasted becomes a template', async ({ page }, { project }
       '{{booking.member.given_name}} comes on {{booking.starts_at | long date}} at half past nine.',
     ),
   ).toBeVisible();
+});
+
+test('the letter being written becomes a template, and is written on', async ({ page }, { project }) => {
+  await signIn(page);
+  await page.goto(
+    `/write?from=booking:${project.name.startsWith('desk') ? 'b33' : 'b34'}&template=visit-confirmed`,
+  );
+  const letter = await editable(page);
+  await typeBehind(page, /^We look after|We look after/, ' with pleasure');
+  await page.getByRole('button', { name: 'Make a template of it' }).click();
+  await expect(page.getByRole('heading', { name: 'A template of this letter' })).toBeVisible();
+  await page.getByRole('button', { name: /^Take the \d+ certain ones$/ }).click();
+  await expect(page.locator('.paper .field').first()).toBeVisible();
+  await expectAccessible(page);
+  const name = `While it is written, ${project.name}`;
+  // Back to the letter, and to the template again: both are as they were.
+  await page.getByRole('button', { name: 'The letter' }).click();
+  await expect(letter).toContainText('with pleasure');
+  await page.getByRole('button', { name: 'Make a template of it' }).click();
+  await page.getByRole('button', { name: /^Take the \d+ certain ones$/ }).click();
+  await page.getByLabel('Name', { exact: true }).fill(name);
+  await page.getByRole('button', { name: 'Keep as a template' }).click();
+  await expect(page.getByRole('heading', { name, level: 1 })).toBeVisible();
+  await page.getByRole('tab', { name: 'Words' }).click();
+  await expect(page.getByText('{{recipient.greeting_name}}').first()).toBeVisible();
+  await expect(page.getByText('with pleasure')).toBeVisible();
+});
+
+test('without a connection, and without its record, it says so', async ({ page, context }) => {
+  await signIn(page);
+  await page.goto('/clients/hartigan');
+  await page
+    .getByRole('link', { name: /tuning/i })
+    .filter({ visible: true })
+    .last()
+    .waitFor();
+  const [sent] = await ask<{ id: string }>(
+    `select message.id from message join client on client.id = client_id
+     where client.key = 'hartigan' and direction = 'out' and status = 'sent' order by message.id limit 1`,
+  );
+  await page.route('**/api/writing?*', (route) => route.abort());
+  await page.goto(`/templates/from-letter?letter=${sent!.id}`);
+  await expect(page.getByText('There is no connection.')).toBeVisible();
+  await expectAccessible(page);
+  await page.unroute('**/api/writing?*');
+  await page.getByRole('button', { name: 'Try again' }).click();
+  await expect(page.getByRole('button', { name: /^Take the/ })).toBeVisible();
+  await page.route('**/api/writing?*', (route) => route.fulfill({ status: 404, json: { error: 'Gone.' } }));
+  await page.reload();
+  await expect(page.getByText('The record that it was written from is no longer there.')).toBeVisible();
+  await context.clearCookies();
+  await page.goto('/templates/from-letter?letter=00000000-0000-4000-8000-000000000000');
+  await expect(page).toHaveURL(/sign-in/);
+});
+
+test('a client’s own facts that are typed into a template are pointed out, and become fields', async ({
+  page,
+}) => {
+  await open(page, 'Told of one', 'booking');
+  const sheet = pencil(page);
+  await page.getByPlaceholder('Find a visit').fill('hartigan');
+  await expect(page.getByLabel('Record')).toContainText('Oda Hartigan');
+  await page.getByLabel('Record').selectOption('b-hartigan');
+  await sheet.focus();
+  await sheet
+    .getByRole('paragraph')
+    .last()
+    .evaluate((node) => getSelection()!.collapse(node, 0));
+  await page.keyboard.type('Oda Hartigan awaits us on 26 November 2026, Oda. ');
+  const told = page.getByRole('region', { name: 'Typed, and one client’s alone' });
+  await expect(told.getByText('would be said to everybody')).toBeVisible();
+  await expectAccessible(page);
+  await told.getByRole('button', { name: 'Leave “Oda”' }).click();
+  await told.getByRole('button', { name: /^Make “Oda Hartigan” the field/ }).click();
+  await expect(sheet).not.toContainText('Oda Hartigan awaits');
+  await expect(sheet).toContainText('awaits us on 26 November 2026, Oda.');
+  await told.getByRole('button', { name: /^Make “26 November 2026” the field/ }).click();
+  await expect(sheet).not.toContainText('26 November 2026');
+  await expect(told).toBeHidden();
+  await sheet.focus();
+  await page.keyboard.press('Control+z');
+  await expect(sheet).toContainText('26 November 2026');
 });

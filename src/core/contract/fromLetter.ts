@@ -1,6 +1,9 @@
 import type { Line, TemplateDocument } from '../document/templateDocument';
 import type { Find } from '../recognise/find';
 import type { LetterText } from '../recognise/letterText';
+import type { StartingKind } from '../records/recordKind';
+import type { RecordsFile } from '../records/recordsFile';
+import type { Signature } from '../template/template';
 import type { StartingPoint } from '../records/which/situation';
 import type { WritingFacts } from '../writing/writingDesk';
 import type { MetadataJson } from 'libphonenumber-js/core';
@@ -22,13 +25,17 @@ export interface LetterForTemplate {
   day: string;
 }
 
-/** What a worker is asked: which facts a letter has. */
-export interface AskRecognise {
+/** The records that a worker looks for in letters. */
+export interface RecordsToFind {
   facts: WritingFacts;
   phones: MetadataJson;
   start: StartingPoint;
-  letter: Pick<LetterText, 'text' | 'links' | 'listed'>;
 }
+
+/** What a worker is asked: to make ready for letters of a kind; which facts of some records, or of those before, a letter has. */
+export type AskRecognise =
+  | { business: RecordsFile['business']; signatures: readonly Signature[]; startsFrom: StartingKind }
+  | { records?: RecordsToFind; letter: Pick<LetterText, 'text' | 'links' | 'listed'> };
 
 /** What was found, with the language it is in where that is not the business’s; or why nothing could be. */
 export type ToldRecognised = { finds: Find[]; language?: string } | { failed: string };

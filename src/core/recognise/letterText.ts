@@ -1,4 +1,13 @@
-import type { Block, Inline, Line, ListChild, Row, TemplateDocument } from '../document/templateDocument';
+import type {
+  Block,
+  Inline,
+  Line,
+  ListChild,
+  Row,
+  Section,
+  TemplateDocument,
+  When,
+} from '../document/templateDocument';
 import type { LinkIn } from './linkSpots';
 import type { Listing, Stretch } from './zones';
 
@@ -44,6 +53,11 @@ export function letterText(subject: Line, document: TemplateDocument): LetterTex
     });
     if (rows.length > 1) listed.push({ table, rows });
   };
+  /** What repeats, or stands there only when something is so. */
+  const structure = <Child>(one: Section<Child> | When<Child>, read: (child: Child) => void): void =>
+    one.type === 'section'
+      ? one.content.forEach(read)
+      : one.content.forEach((branch) => branch?.content.forEach(read));
   const block = (one: Block): void => {
     switch (one.type) {
       case 'paragraph':
@@ -55,14 +69,21 @@ export function letterText(subject: Line, document: TemplateDocument): LetterTex
         return one.content.forEach(block);
       case 'bulletList':
       case 'orderedList':
-        return list(false, one.content, (item: ListChild) => {
-          if (item.type === 'listItem') item.content.forEach(block);
-        });
+        return list(false, one.content, item);
+      case 'section':
+      case 'when':
+        return structure(one, block);
       case 'table':
-        return list(true, one.content, (row: Row) => {
-          if (row.type === 'tableRow') for (const cell of row.content) line(cell.content);
-        });
+        return list(true, one.content, row);
     }
+  };
+  const item = (one: ListChild): void => {
+    if (one.type === 'listItem') one.content.forEach(block);
+    else if (one.type !== 'comment') structure(one, item);
+  };
+  const row = (one: Row): void => {
+    if (one.type === 'tableRow') for (const cell of one.content) line(cell.content);
+    else if (one.type !== 'comment') structure(one, row);
   };
   line(subject);
   document.content.forEach(block);

@@ -5,7 +5,9 @@ import type {
   ListChild,
   Mark,
   Row,
+  Section,
   TemplateDocument,
+  When,
 } from '../document/templateDocument';
 import type { Find } from './find';
 import { SIGNATURE } from './knownFacts';
@@ -36,6 +38,13 @@ export function placeFields(
     const from = begins.get(words);
     return from === undefined ? [...words] : placeInLine(words, from, text, inOrder);
   };
+  const structure = <Child>(one: Section<Child> | When<Child>, change: (child: Child) => Child) =>
+    one.type === 'section'
+      ? { ...one, content: one.content.map(change) }
+      : ({
+          ...one,
+          content: one.content.map((branch) => branch && { ...branch, content: branch.content.map(change) }),
+        } as When<Child>);
   const block = (one: Block): Block => {
     switch (one.type) {
       case 'paragraph':
@@ -50,16 +59,25 @@ export function placeFields(
         return { ...one, content: one.content.map(item) };
       case 'table':
         return { ...one, content: one.content.map(row) };
+      case 'section':
+      case 'when':
+        return structure(one, block);
       default:
         return one;
     }
   };
   const item = (one: ListChild): ListChild =>
-    one.type === 'listItem' ? { ...one, content: one.content.map(block) } : one;
+    one.type === 'listItem'
+      ? { ...one, content: one.content.map(block) }
+      : one.type === 'comment'
+        ? one
+        : structure(one, item);
   const row = (one: Row): Row =>
     one.type === 'tableRow'
       ? { ...one, content: one.content.map((cell) => ({ ...cell, content: line(cell.content) })) }
-      : one;
+      : one.type === 'comment'
+        ? one
+        : structure(one, row);
   return {
     subject: line(subject),
     document: { ...document, content: document.content.map(block) },

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { clearFilesHere } from '../bringing/fileHere';
 import { clearKeptHere } from '../forms/keptHere';
 import { clearTypedWords } from '../templates/useTypedWords';
+import { clearHandedOver } from '../templates/fromLetter/handedOver';
 import { clearKeptPages } from '../device/keptPages';
 import { clearShared } from '../device/shared';
 import { giveDrafts } from '../drafts/draftsElsewhere';
@@ -38,6 +39,7 @@ export function SignOutButton({ owner }: { owner: string }) {
     await clearTemplatesHere();
     await clearFilesHere();
     clearTypedWords();
+    clearHandedOver();
     clearKeptHere();
     window.location.assign('/sign-in');
   }

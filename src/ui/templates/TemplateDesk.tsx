@@ -19,8 +19,12 @@ import type { MissingFor } from '../../core/holes/holesOver';
 import type { Problem } from '../../core/problems/problem';
 import { bookingWords } from '../../core/records/bookingWords';
 import type { StartingKind } from '../../core/records/recordKind';
-import { byName } from '../../core/template/naming';
-import type { Called } from '../../core/template/template';
+import type { Find } from '../../core/recognise/find';
+import { letterText } from '../../core/recognise/letterText';
+import { fieldOf, placeFields } from '../../core/recognise/placeFields';
+import { byName, inNames } from '../../core/template/naming';
+import type { Called, Template } from '../../core/template/template';
+import { printTemplate } from '../../core/template/text/printTemplate';
 import { recordPath } from '../records/recordPath';
 import { HolesOverClients } from './holes/HolesOverClients';
 import { nextOf, startsWithHoles } from './holes/startsWithHoles';
@@ -31,6 +35,8 @@ import { Sides, type Side } from './Sides';
 import { TemplateActs } from './TemplateActs';
 import { InkSide } from './InkSide';
 import { DeskFoot } from './DeskFoot';
+import { TypedFacts } from './typedFacts/TypedFacts';
+import { useTypedFacts } from './typedFacts/useTypedFacts';
 import { useInView } from './useInView';
 import { useKeeping } from './useKeeping';
 import { useReading } from './useReading';
@@ -104,6 +110,7 @@ export function TemplateDesk({
     setKind(reading.template.head.startsFrom);
   const view = useInView(kind);
   const { found, isOld, lookThroughAll } = useHoles(templateKey, reading?.template, facts);
+  const typedOnes = useTypedFacts(locked ? undefined : reading?.template, facts, view);
   const missing = found?.type === 'found' ? startsWithHoles(found.holes) : [];
   const see = ({ start, name: called }: MissingFor) => view.bring({ key: start, name: called });
   /** the words as they are at this moment, before the page has been drawn with them */
@@ -207,6 +214,17 @@ export function TemplateDesk({
               view={view}
             />
           )}
+          {(side === 'Pencil' || side === 'Ink') && typedOnes && (
+            <TypedFacts
+              name={view.starts?.find(({ key }) => key === view.start)?.name}
+              finds={typedOnes.finds}
+              onMake={(finds) => {
+                flush.current();
+                // What was typed meanwhile is looked through first.
+                if (reading?.text === now.current.text) type(withFields(typedOnes.template, finds, facts));
+              }}
+            />
+          )}
           {(side === 'Pencil' || side === 'Ink') && (
             <HolesOverClients
               found={found}
@@ -287,6 +305,13 @@ export function TemplateDesk({
       <div id="template-margin" className="margin-place" />
     </div>
   );
+}
+
+/** A template’s text with fields in the place of words that are one client’s alone. */
+function withFields(template: Template, finds: readonly Find[], facts: WordsFacts): string {
+  const placed = placeFields(letterText(template.head.subject, template.document), finds.map(fieldOf));
+  const { subject, document } = placed;
+  return printTemplate(inNames({ head: { ...template.head, subject }, document }, facts));
 }
 
 function withGroups(facts: WordsFacts, made: readonly Called[]): WordsFacts {

@@ -22,7 +22,7 @@ import type { LetterView } from './letterView';
 /** The bar of looks comes when words are first selected. */
 const LookBar = lazy(() => import('../editor/LookBar'));
 
-const LetterShorthand = lazy(() => import('./LetterShorthand'));
+const UnderLetter = lazy(() => import('./UnderLetter'));
 
 /** An address as a letter's link has it. */
 const asItIs = (address: string) => address;
@@ -114,7 +114,7 @@ export function LetterPage({ store, view, chosen, onChoose, onSend, page, closed
           <div key="editor" ref={mount} />
           <LeftOut what={leftOut} onRead={() => setLeftOut([])} />
           <Suspense>
-            <LetterShorthand store={store} editor={editor} at={listAt} onAt={setListAt} />
+            <UnderLetter store={store} editor={editor} at={listAt} onAt={setListAt} />
           </Suspense>
           {hasWords && (
             <Suspense>

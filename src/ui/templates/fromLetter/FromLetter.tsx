@@ -26,16 +26,17 @@ interface Props {
   facts: WordsFacts;
   groups: readonly Pick<GroupedTemplates, 'key' | 'name'>[];
   words: BookingWords;
-  /** goes back to the text that was pasted */
+  /** goes back to where its words stand, which is called so */
+  back?: string;
   onBack?: () => void;
 }
 
 const NONE: readonly Find[] = [];
 
 /** A letter on its way to a template: the client’s facts in it, taken together or one by one. */
-export function FromLetter({ letter, facts, groups, words, onBack }: Props) {
+export function FromLetter({ letter, facts, groups, words, back = 'The text', onBack }: Props) {
   const text = useMemo(() => letterText(letter.subject, letter.document), [letter]);
-  const { told, again } = useRecognised(letter, text);
+  const { told, again } = useRecognised(letter, text, facts);
   const [decided, setDecided] = useState<Decided>(new Map());
   const finds = told && 'finds' in told ? told.finds : NONE;
   const language = told && 'finds' in told ? told.language : undefined;
@@ -82,7 +83,7 @@ export function FromLetter({ letter, facts, groups, words, onBack }: Props) {
         <div className="letter-head">
           {letter.id === undefined ? (
             <button type="button" className="btn btn-link back-to-text" onClick={onBack}>
-              The text
+              {back}
             </button>
           ) : (
             <Link href={`/post/${letter.id}`} className="back-to-list">

@@ -1,9 +1,20 @@
 'use client';
 
-import { useEffect, useState } from 'react';
-import type { LetterForTemplate, ToldRecognised } from '../../../core/contract/fromLetter';
+import { useEffect, useRef, useState } from 'react';
+import type { AskRecognise, LetterForTemplate, ToldRecognised } from '../../../core/contract/fromLetter';
+import type { WordsFacts } from '../../../core/contract/templateWords';
 import type { LetterText } from '../../../core/recognise/letterText';
+import type { StartingKind } from '../../../core/records/recordKind';
 import { askForFacts } from '../../writing/askForFacts';
+
+const FAILED = 'The letter could not be looked through.';
+
+/** A worker that finds facts in letters, ready for those that start from a kind of record. */
+export function recogniser({ business, signatures }: WordsFacts, startsFrom: StartingKind): Worker {
+  const worker = new Worker(new URL('./recognise.worker.ts', import.meta.url));
+  worker.postMessage({ business, signatures, startsFrom } satisfies AskRecognise);
+  return worker;
+}
 
 /**
  * Finds the client’s facts in a letter, in a worker, as they were when it was written.
@@ -12,14 +23,19 @@ import { askForFacts } from '../../writing/askForFacts';
 export function useRecognised(
   { start, at, member }: LetterForTemplate,
   { text, links, listed }: LetterText,
+  words: WordsFacts,
 ): { told: ToldRecognised | undefined; again: () => void } {
   const [told, setTold] = useState<ToldRecognised>();
   const [tries, setTries] = useState(0);
+  const given = useRef(words);
   const { kind, key } = start;
   useEffect(() => {
-    let worker: Worker | undefined;
     let latest = true;
     const tell = (found: ToldRecognised) => latest && setTold(found);
+    // It makes ready while the records are fetched.
+    const worker = recogniser(given.current, kind);
+    worker.onmessage = ({ data }: MessageEvent<ToldRecognised>) => tell(data);
+    worker.onerror = () => tell({ failed: FAILED });
     void askForFacts(`${kind}:${key}`).then((answer) => {
       if (!latest) return;
       if ('offline' in answer) return tell({ failed: 'There is no connection.' });
@@ -30,20 +46,19 @@ export function useRecognised(
               ? 'The record that it was written from is no longer there.'
               : 'The server cannot tell the client’s facts at the moment.',
         });
-      worker = new Worker(new URL('./recognise.worker.ts', import.meta.url));
-      worker.onmessage = ({ data }: MessageEvent<ToldRecognised>) => tell(data);
-      worker.onerror = () => tell({ failed: 'The letter could not be looked through.' });
       const { body, list } = answer;
       worker.postMessage({
-        facts: { ...body, now: at, member, templates: [], passages: [], signatures: list.signatures },
-        phones: body.phones,
-        start: { kind, key },
+        records: {
+          facts: { ...body, now: at, member, templates: [], passages: [], signatures: list.signatures },
+          phones: body.phones,
+          start: { kind, key },
+        },
         letter: { text, links, listed },
-      });
+      } satisfies AskRecognise);
     });
     return () => {
       latest = false;
-      worker?.terminate();
+      worker.terminate();
     };
   }, [kind, key, at, member, text, links, listed, tries]);
   return {

@@ -1,11 +1,15 @@
 'use client';
 
+import { useRouter } from 'next/navigation';
 import { createPortal } from 'react-dom';
+import type { LetterForTemplate } from '../../core/contract/fromLetter';
 import { beginning } from '../../core/describe/pencilTokens';
 import { labelsOf } from '../../core/fill/describe/labels';
+import { templateWords } from '../../core/recognise/templateWords';
 import type { Shorthand } from '../../core/template/template';
 import type { CursorPlace } from '../editor/AtCursor';
 import type { LetterEditor } from '../editor/letterEditor';
+import { handOver } from '../templates/fromLetter/handedOver';
 import ShorthandChoice from '../editor/ShorthandChoice';
 import type { LetterStore } from './letterStore';
 
@@ -17,9 +21,10 @@ interface Props {
   onAt: (at: CursorPlace | undefined) => void;
 }
 
-/** All that is typed short in a letter: a press, or a key, lists it at the cursor. */
-export default function LetterShorthand({ store, editor, at, onAt }: Props) {
+/** What can be done with the words of a letter beside sending them: shorthand is listed at the cursor; a template is made of it. */
+export default function UnderLetter({ store, editor, at, onAt }: Props) {
   const { facts, context } = store.desk;
+  const router = useRouter();
   const all = facts.shorthand ?? [];
   const close = () => {
     onAt(undefined);
@@ -31,8 +36,8 @@ export default function LetterShorthand({ store, editor, at, onAt }: Props) {
   };
   return (
     <>
-      {all.length > 0 && (
-        <p className="shorthand-open">
+      <p className="under-letter">
+        {all.length > 0 && (
           <button
             type="button"
             className="btn btn-link"
@@ -42,8 +47,18 @@ export default function LetterShorthand({ store, editor, at, onAt }: Props) {
           >
             Shorthand
           </button>
-        </p>
-      )}
+        )}
+        <button
+          type="button"
+          className="btn btn-link"
+          onClick={() => {
+            const letter = letterOf(store);
+            if (letter && handOver(letter)) router.push('/templates/from-letter?written');
+          }}
+        >
+          Make a template of it
+        </button>
+      </p>
       {at &&
         createPortal(
           <ShorthandChoice
@@ -60,4 +75,19 @@ export default function LetterShorthand({ store, editor, at, onAt }: Props) {
         )}
     </>
   );
+}
+
+/** The letter as it stands on the page, as one that a template is made of. */
+function letterOf(store: LetterStore): LetterForTemplate | undefined {
+  const now = store.now();
+  if (!now) return undefined;
+  const { client } = now.filled.situation;
+  return {
+    ...templateWords(now.document),
+    start: store.start,
+    at: store.desk.facts.now,
+    member: store.desk.facts.member,
+    to: client?.record.name ?? client?.record.email ?? 'somebody',
+    day: 'as it is being written',
+  };
 }
