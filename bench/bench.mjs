@@ -1,7 +1,7 @@
 #!/usr/bin/env node
 // npm run bench: a business of 5,000 clients and some 600 templates, its pages on the server and the writing page in a
 // browser, a template in pencil. npm run bench -- fill: the filling core beside template libraries. npm run bench -- hostile: texts that a
-// reader could be slow on; -- proof: letters proofed while they are typed; -- bringing: a file of clients; -- pages [clients]: every page on the server, in a small and in a large business; -- sending: the worker beside a mail library’s pooled connections; -- spam: a filter. Prints what it measured; nothing passes or
+// reader could be slow on; -- proof: letters proofed while they are typed; -- recognise: a client's facts found in a long letter; -- bringing: a file of clients; -- pages [clients]: every page on the server, in a small and in a large business; -- sending: the worker beside a mail library’s pooled connections; -- spam: a filter. Prints what it measured; nothing passes or
 // fails here.
 import { readFile, rm } from 'node:fs/promises';
 import path from 'node:path';
@@ -32,7 +32,7 @@ const cleanUps = [];
 
 const [what, ...names] = process.argv.slice(2);
 
-const WHAT = { bringing, fill: filling, hostile, pages, proof, sending, spam };
+const WHAT = { bringing, fill: filling, hostile, pages, proof, recognise, sending, spam };
 
 await saying(async () => {
   try {
@@ -45,6 +45,14 @@ await saying(async () => {
 
 async function proof() {
   await run([await bundle('bench/proof/proofing.ts')]);
+}
+
+async function recognise() {
+  await ensurePackages();
+  const [recognising, worker] = await Promise.all(
+    ['recognising', 'worker'].map((name) => bundle(`bench/recognise/${name}.ts`)),
+  );
+  await run([recognising, worker]);
 }
 
 async function hostile() {

@@ -129,7 +129,7 @@ test('the letter being written becomes a template, and is written on', async ({ 
     `/write?from=booking:${project.name.startsWith('desk') ? 'b33' : 'b34'}&template=visit-confirmed`,
   );
   const letter = await editable(page);
-  await typeBehind(page, /^We look after|We look after/, ' with pleasure');
+  await typeBehind(page, /We look after/, ' with pleasure');
   await page.getByRole('button', { name: 'Make a template of it' }).click();
   await expect(page.getByRole('heading', { name: 'A template of this letter' })).toBeVisible();
   await page.getByRole('button', { name: /^Take the \d+ certain ones$/ }).click();
@@ -146,20 +146,13 @@ test('the letter being written becomes a template, and is written on', async ({ 
   await expect(page.getByRole('heading', { name, level: 1 })).toBeVisible();
   await page.getByRole('tab', { name: 'Words' }).click();
   await expect(page.getByText('{{recipient.greeting_name}}').first()).toBeVisible();
-  await expect(page.getByText('with pleasure')).toBeVisible();
+  await expect(page.getByText('with pleasure').last()).toBeVisible();
 });
 
 test('without a connection, and without its record, it says so', async ({ page, context }) => {
   await signIn(page);
-  await page.goto('/clients/hartigan');
-  await page
-    .getByRole('link', { name: /tuning/i })
-    .filter({ visible: true })
-    .last()
-    .waitFor();
   const [sent] = await ask<{ id: string }>(
-    `select message.id from message join client on client.id = client_id
-     where client.key = 'hartigan' and direction = 'out' and status = 'sent' order by message.id limit 1`,
+    `select id from message where direction = 'out' and subject = 'Invoice LPC-1048 is still open' limit 1`,
   );
   await page.route('**/api/writing?*', (route) => route.abort());
   await page.goto(`/templates/from-letter?letter=${sent!.id}`);

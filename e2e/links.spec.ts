@@ -2,6 +2,7 @@ import { expect, test, type Page } from '@playwright/test';
 import { keepVersion, makeTemplate } from './makeTemplate';
 import { own } from './pencilPage';
 import { signIn } from './signedIn';
+import { editable } from './writing';
 
 /** Gives a link its address. Somebody else may have kept theirs meanwhile: then it is looked at anew. */
 async function keepLink(page: Page, called: string, address: string): Promise<void> {
@@ -43,11 +44,9 @@ test('a link that is changed once is another in three templates', async ({ page 
   for (const address of [first, `https://larkfield.example/${project.name}/b`]) {
     if (address !== first) await keepLink(page, called, address);
     for (const key of keys) {
-      await page.goto(`/templates/${key}`);
-      await page.getByRole('tab', { name: 'Ink' }).click();
-      const letter = page.getByRole('tabpanel');
-      await expect(letter.locator(`a[href="${address}"]`)).toHaveCount(2);
-      await expect(letter.getByText(called)).toBeVisible();
+      await page.goto(`/write?from=client:hartigan&template=${key}`);
+      const letter = await editable(page);
+      await expect(letter.getByTitle(address, { exact: true })).toHaveText([called, 'here']);
     }
   }
   await page.goto('/settings/links');

@@ -42,11 +42,7 @@ const LISTED = /\.(?:items|partners|unpaid_invoices|wanted_on)$/;
 
 /** Everything that a field of a template can say of the records at hand, and how: filled once for all. */
 export function knownFacts({ situation, context, language }: Written): KnownFact[] {
-  const { asked, compiled } = askingTemplate(
-    { startsFrom: situation.start.kind, titles: situation.book.words },
-    context,
-    language,
-  );
+  const { asked, compiled } = askingTemplate(situation, context, language);
   const { notes, holes, text, signatureAt } = fillTemplate(compiled, situation);
   const missing = new Set(holes.map(({ id }) => id));
   const facts = new Map<string, KnownFact>();
@@ -70,15 +66,6 @@ export function knownFacts({ situation, context, language }: Written): KnownFact
   return [...facts.values()];
 }
 
-/** Makes ready for letters that start from a kind of record: the first is then looked through as fast as the others. */
-export function prepareKnownFacts(
-  startsFrom: StartingKind,
-  titles: BookingWords,
-  context: CompileContext,
-): void {
-  askingTemplate({ startsFrom, titles }, context, undefined);
-}
-
 /** A template that says everything in each of its forms. */
 interface Asking {
   asked: { title: string; field: OfferedField; steps: Step[] }[];
@@ -89,15 +76,15 @@ interface Asking {
 const made = new WeakMap<CompileContext, Map<string, Asking>>();
 
 function askingTemplate(
-  { startsFrom, titles }: { startsFrom: StartingKind; titles: BookingWords },
+  { start, book }: Situation,
   context: CompileContext,
   language: string | undefined,
 ): Asking {
-  const key = `${startsFrom} ${titles.booking} ${language ?? ''}`;
+  const key = `${start.kind} ${book.words.booking} ${language ?? ''}`;
   const known = made.get(context) ?? new Map<string, Asking>();
   made.set(context, known);
   let asking = known.get(key);
-  if (!asking) known.set(key, (asking = makeAsking(startsFrom, titles, context, language)));
+  if (!asking) known.set(key, (asking = makeAsking(start.kind, book.words, context, language)));
   return asking;
 }
 

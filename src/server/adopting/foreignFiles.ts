@@ -1,3 +1,4 @@
+import { setImmediate } from 'node:timers/promises';
 import { sizeInWords } from '../../core/describe/sizeInWords';
 import { plainLine } from '../../core/document/plainLine';
 import { messagesIn } from '../../post/mbox';
@@ -62,6 +63,8 @@ async function readZip(
     const along = { contentOf: picturesBeside(name, contents, stems), ...(keeper ? { keeper } : {}) };
     // Ours stand there for the templates that show them.
     if (other === PICTURE && name.startsWith('pictures/')) continue;
+    // What takes long altogether lets others have their turn.
+    await setImmediate();
     if (other) into.left.push({ file: within, why: `This is ${other}.` });
     else
       await readOne(within, content, into, along).catch((error: unknown) => {
@@ -123,6 +126,7 @@ async function readMessages(file: string, bytes: Buffer, into: ReadFiles, along:
     const place = messages.length > 1 ? `${file}, message ${i + 1}` : file;
     if (message.length > LARGEST_MESSAGE)
       throw new NoTemplate(`${place}: This is larger than ${sizeInWords(LARGEST_MESSAGE)}.`);
+    await setImmediate();
     const { mail, contents } = await readMail(message);
     const shown = new Set<string>();
     const contentOf: ContentOf = (source) => {

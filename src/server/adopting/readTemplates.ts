@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto';
 import type { ReadTemplate, ReadTemplates } from '../../core/contract/bringTemplates';
 import { printMarkdown } from '../../core/template/text/printMarkdown';
 import { printTemplate } from '../../core/template/text/printTemplate';
@@ -38,10 +39,18 @@ export async function readTemplates(
 }
 
 function keeperFor(member: CurrentMember): PictureKeeper {
+  /** by what they are as they come: a logo that stands in every letter is made ready once */
+  const kept = new Map<string, ReturnType<PictureKeeper['keep']>>();
+  const keep: PictureKeeper['keep'] = async (content) => {
+    const answer = await bringPicture(member, content);
+    return answer.result === 'done' ? { sha256: answer.sha256, width: answer.width } : undefined;
+  };
   return {
-    keep: async (content) => {
-      const answer = await bringPicture(member, content);
-      return answer.result === 'done' ? { sha256: answer.sha256, width: answer.width } : undefined;
+    keep: (content) => {
+      const sum = createHash('sha256').update(content).digest('hex');
+      const known = kept.get(sum) ?? keep(content);
+      kept.set(sum, known);
+      return known;
     },
     here: async (sha256) => {
       const here = await picturesHere(member, sha256);

@@ -1,4 +1,5 @@
 import type { Readable } from 'node:stream';
+import { setImmediate } from 'node:timers/promises';
 import type { ZipFile } from 'yazl';
 import { picturesOf } from '../../core/adopting/foreignPictures';
 import { NO_GROUP } from '../../core/contract/groups';
@@ -96,6 +97,8 @@ async function addTemplates(
       const { name, group } = template.head;
       const folder = group === NO_GROUP ? 'No group' : fileName(group) || 'Group';
       add(zip, names, `${folder}/${nameFor(name, form)}`, written(template, form, pictures));
+      // Many take long altogether: others have their turn.
+      await setImmediate();
     }
     // A page has its own within it.
     if (form !== 'page') for (const [sum, picture] of pictures) all.set(sum, picture);

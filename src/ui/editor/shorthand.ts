@@ -31,13 +31,22 @@ export const Shorthand = Extension.create<ShorthandOptions>({
   },
   addProseMirrorPlugins() {
     const { options } = this;
-    const plugin: Plugin = new Plugin({
+    const plugin: Plugin<number | undefined> = new Plugin<number | undefined>({
       key: new PluginKey('shorthand'),
+      // Where one was undone: whoever goes on behind its characters means them.
+      state: {
+        init: () => undefined,
+        apply: (transaction, declined, _, state) => {
+          if (!transaction.docChanged) return declined;
+          const undone = transaction.getMeta('history$') as { redo: boolean } | undefined;
+          return undone?.redo === false ? before(state, options)?.to : undefined;
+        },
+      },
       props: {
         handleTextInput: (view, from, to, text) => {
           if (from !== to || !/^[ \u00a0]$/.test(text)) return false;
           const found = before(view.state, options);
-          if (!found) return false;
+          if (!found || found.to === plugin.getState(view.state)) return false;
           // The space is typed first: what is undone is the unfolding alone.
           view.dispatch(view.state.tr.insertText(text, from));
           putShorthand(view, found, options);
@@ -48,7 +57,7 @@ export const Shorthand = Extension.create<ShorthandOptions>({
           if (isComposing || event.ctrlKey || event.metaKey || event.altKey) return false;
           if (key !== 'Enter' && (key !== 'Tab' || event.shiftKey)) return false;
           const found = before(view.state, options);
-          if (!found) return false;
+          if (!found || (key === 'Enter' && found.to === plugin.getState(view.state))) return false;
           if (key === 'Tab') {
             const put = putShorthand(view, found, options);
             if (put) options.asked(view, put.from, put.to);

@@ -2,9 +2,8 @@ import type { AskRecognise, RecordsToFind, ToldRecognised } from '../../../core/
 import type { CompileContext } from '../../../core/fill/compile/newScope';
 import { readPassages } from '../../../core/fill/paths/scope';
 import { tellCountries } from '../../../core/fill/formats/phones/tellCountries';
-import { prepareKnownFacts } from '../../../core/recognise/knownFacts';
 import { recognise } from '../../../core/recognise/recognise';
-import { bookingWords } from '../../../core/records/bookingWords';
+import { rehearse } from '../../../core/recognise/rehearse';
 import { RecordBook } from '../../../core/records/recordBook';
 import type { RecordsFile } from '../../../core/records/recordsFile';
 import { schemaOf } from '../../../core/records/schema';
@@ -26,7 +25,7 @@ onmessage = ({ data }: MessageEvent<AskRecognise>) => {
 };
 
 function prepare({ business, signatures, startsFrom }: Extract<AskRecognise, { startsFrom: unknown }>): void {
-  prepareKnownFacts(startsFrom, bookingWords(business.booking_label), contextOf(business, signatures));
+  rehearse(startsFrom, business, contextOf(business, signatures));
 }
 
 function contextOf(business: RecordsFile['business'], signatures: readonly Signature[]): CompileContext {
