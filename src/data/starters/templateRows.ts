@@ -25,7 +25,10 @@ interface Shipped {
 }
 
 /** Templates that ship with the application, with what they are made of, as rows of a business. */
-export function templateRows({ groups, passages, signatures, shorthand = [], ...rest }: Shipped, business_id: string): Rows {
+export function templateRows(
+  { groups, passages, signatures, shorthand = [], ...rest }: Shipped,
+  business_id: string,
+): Rows {
   const order = groups.flatMap((group) => group.templates);
   const templates = [...rest.templates].sort(
     (a, b) => order.indexOf(a.head.name) - order.indexOf(b.head.name),

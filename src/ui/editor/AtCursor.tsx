@@ -52,21 +52,60 @@ export function AtCursor({ label, at, onClose, children }: Props) {
   );
 }
 
-/** The keys of the field above such a list: they mark another entry, take the marked one, or leave. */
-export function listKeys(
-  event: KeyboardEvent,
-  count: number,
-  {
-    mark,
-    take,
-    close,
-  }: { mark: (move: (now: number) => number) => void; take: () => void; close: () => void },
-): void {
-  if (event.nativeEvent.isComposing) return;
-  const step = { ArrowDown: 1, ArrowUp: -1, PageDown: 8, PageUp: -8 }[event.key];
-  if (!step && event.key !== 'Enter' && event.key !== 'Tab') return;
-  event.preventDefault();
-  if (step) mark((now) => Math.max(0, Math.min(count - 1, now + step)));
-  else if (event.key === 'Enter') take();
-  else close();
+interface FieldProps {
+  /** of the list that it stands above */
+  list: string;
+  label: string;
+  placeholder: string;
+  /** how many entries are shown, and which is marked */
+  count: number;
+  marked: number;
+  wanted: string;
+  onWant: (wanted: string) => void;
+  onMark: (move: (now: number) => number) => void;
+  onTake: () => void;
+  onClose: () => void;
+}
+
+/** The field above such a list, whose entries are called by its id and their number: keys mark another, take the marked one, or leave. */
+export function ListField({
+  list,
+  label,
+  placeholder,
+  count,
+  marked,
+  wanted,
+  onWant,
+  onMark,
+  onTake,
+  onClose,
+}: FieldProps) {
+  function press(event: KeyboardEvent) {
+    if (event.nativeEvent.isComposing) return;
+    const step = { ArrowDown: 1, ArrowUp: -1, PageDown: 8, PageUp: -8 }[event.key];
+    if (!step && event.key !== 'Enter' && event.key !== 'Tab') return;
+    event.preventDefault();
+    if (step) onMark((now) => Math.max(0, Math.min(count - 1, now + step)));
+    else if (event.key === 'Enter') onTake();
+    else onClose();
+  }
+  return (
+    <input
+      className="form-control"
+      type="search"
+      role="combobox"
+      aria-expanded="true"
+      aria-controls={`${list}-list`}
+      aria-activedescendant={marked < count ? `${list}-${marked}` : undefined}
+      aria-label={label}
+      placeholder={placeholder}
+      autoFocus
+      value={wanted}
+      onChange={(event) => {
+        onWant(event.target.value);
+        onMark(() => 0);
+      }}
+      onKeyDown={press}
+    />
+  );
 }

@@ -3,7 +3,7 @@
 import { useId, useState } from 'react';
 import type { Shorthand } from '../../core/template/template';
 import { hasWords, searchable, wordsWanted } from '../../core/searching/finder';
-import { AtCursor, listKeys, type CursorPlace } from './AtCursor';
+import { AtCursor, ListField, type CursorPlace } from './AtCursor';
 
 interface Props {
   all: readonly Shorthand[];
@@ -26,28 +26,17 @@ export default function ShorthandChoice({ all, begins, at, onChoose, onClose }: 
   );
   return (
     <AtCursor label="Shorthand" at={at} onClose={onClose}>
-      <input
-        className="form-control"
-        type="search"
-        role="combobox"
-        aria-expanded="true"
-        aria-controls={`${id}-list`}
-        aria-activedescendant={shown[marked] ? `${id}-${marked}` : undefined}
-        aria-label="Find a shorthand"
+      <ListField
+        list={id}
+        label="Find a shorthand"
         placeholder="Its characters, or what it says"
-        autoFocus
-        value={wanted}
-        onChange={(event) => {
-          setWanted(event.target.value);
-          setMarked(0);
-        }}
-        onKeyDown={(event) =>
-          listKeys(event, shown.length, {
-            mark: setMarked,
-            take: () => shown[marked] && onChoose(shown[marked]),
-            close: onClose,
-          })
-        }
+        count={shown.length}
+        marked={marked}
+        wanted={wanted}
+        onWant={setWanted}
+        onMark={setMarked}
+        onTake={() => shown[marked] && onChoose(shown[marked])}
+        onClose={onClose}
       />
       <ul id={`${id}-list`} role="listbox" aria-label="Shorthand">
         {shown.map((one, i) => (

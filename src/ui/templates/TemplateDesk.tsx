@@ -19,12 +19,8 @@ import type { MissingFor } from '../../core/holes/holesOver';
 import type { Problem } from '../../core/problems/problem';
 import { bookingWords } from '../../core/records/bookingWords';
 import type { StartingKind } from '../../core/records/recordKind';
-import type { Find } from '../../core/recognise/find';
-import { letterText } from '../../core/recognise/letterText';
-import { fieldOf, placeFields } from '../../core/recognise/placeFields';
-import { byName, inNames } from '../../core/template/naming';
-import type { Called, Template } from '../../core/template/template';
-import { printTemplate } from '../../core/template/text/printTemplate';
+import { byName } from '../../core/template/naming';
+import type { Called } from '../../core/template/template';
 import { recordPath } from '../records/recordPath';
 import { HolesOverClients } from './holes/HolesOverClients';
 import { nextOf, startsWithHoles } from './holes/startsWithHoles';
@@ -37,6 +33,7 @@ import { InkSide } from './InkSide';
 import { DeskFoot } from './DeskFoot';
 import { TypedFacts } from './typedFacts/TypedFacts';
 import { useTypedFacts } from './typedFacts/useTypedFacts';
+import { withFields } from './typedFacts/withFields';
 import { useInView } from './useInView';
 import { useKeeping } from './useKeeping';
 import { useReading } from './useReading';
@@ -305,13 +302,6 @@ export function TemplateDesk({
       <div id="template-margin" className="margin-place" />
     </div>
   );
-}
-
-/** A template’s text with fields in the place of words that are one client’s alone. */
-function withFields(template: Template, finds: readonly Find[], facts: WordsFacts): string {
-  const placed = placeFields(letterText(template.head.subject, template.document), finds.map(fieldOf));
-  const { subject, document } = placed;
-  return printTemplate(inNames({ head: { ...template.head, subject }, document }, facts));
 }
 
 function withGroups(facts: WordsFacts, made: readonly Called[]): WordsFacts {

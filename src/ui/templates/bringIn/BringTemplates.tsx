@@ -6,7 +6,6 @@ import { useMemo, useRef, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import type { Meant } from '../../../core/adopting/adopt';
 import { printMeant, readMeant } from '../../../core/adopting/meant';
-import { allFields } from '../../../core/adopting/meantLabel';
 import type { BroughtAnswer } from '../../../core/contract/bringTemplates';
 import type { GroupedTemplates } from '../../../core/contract/list';
 import type { Refusal } from '../../../core/contract/refusal';
@@ -21,7 +20,7 @@ import { GroupField, NEW_GROUP } from '../GroupField';
 import { Brought } from './Brought';
 import { comingOf, isSame, namesOf, toBring, type Coming, type Way } from './coming';
 import { ComingList } from './ComingList';
-import { NameNote } from './NameNote';
+import { NamesMean } from './NamesMean';
 import { TakeOutTemplates } from './TakeOutTemplates';
 import { useReadFiles } from './useReadFiles';
 import { useThere } from './useThere';
@@ -63,7 +62,6 @@ export function BringTemplates({ facts, groups, words, remembered }: Props) {
       naming: facts,
     };
   }, [facts, read]);
-  const fields = useMemo(() => allFields(context, titles), [context, titles]);
   const known = useMemo(() => {
     const meant = new Map<string, Meant>();
     for (const one of remembered) {
@@ -84,7 +82,6 @@ export function BringTemplates({ facts, groups, words, remembered }: Props) {
   const isDecided = (key: string, sure: boolean | undefined) =>
     said.has(key) ? said.get(key) !== undefined : known.has(key) || sure === true;
   const open = names.filter(({ key, proposed }) => !isDecided(key, proposed?.sure));
-  const decided = names.filter(({ key, proposed }) => isDecided(key, proposed?.sure));
 
   const byName = useMemo(
     () =>
@@ -110,16 +107,20 @@ export function BringTemplates({ facts, groups, words, remembered }: Props) {
   const count = wayOf.filter((way) => way !== 'out').length;
   const hasForeign = coming.some(({ isOwn }, i) => !isOwn && wayOf[i] !== 'out');
 
+  function mean(key: string, one: Meant | undefined) {
+    setSaid((before) => new Map(before).set(key, one));
+    // It is remembered whether anything comes in or not; what is not remembered goes along with what does.
+    if (one !== undefined) void askServer('/api/templates/brought', remember([[key, one]]));
+  }
+
   async function bringIn() {
     if (group === NEW_GROUP) return setProblems(['Make the new group first, or choose another.']);
     setBusy(true);
     setProblems([]);
     const answer = await askServer<BroughtAnswer | Refusal>('/api/templates/brought', {
+      ...remember([...said]),
       templates: toBring(coming, wayOf, thereAs, new Set(byName.keys()), group),
       passages: (read?.passages ?? []).map(({ name, text }) => ({ name, text })),
-      names: [...said].flatMap(([name, one]) =>
-        one === undefined ? [] : [{ name, meant: printMeant(one) }],
-      ),
     });
     setBusy(false);
     if ('offline' in answer)
@@ -252,54 +253,22 @@ export function BringTemplates({ facts, groups, words, remembered }: Props) {
         {!read && <TakeOutTemplates />}
       </article>
       {names.length > 0 && (
-        <aside id="names-mean" className="states find-notes" aria-label="What names mean">
-          <p role="status">
-            {open.length === 0
-              ? 'It is known what all of their names mean.'
-              : open.length === 1
-                ? 'One name is asked about, once.'
-                : `${open.length} names are asked about, once each.`}
-          </p>
-          {open.length > 0 && (
-            <>
-              <h2>What do these mean?</h2>
-              <ul>
-                {open.map((name) => (
-                  <NameNote
-                    key={name.key}
-                    name={name}
-                    context={context}
-                    titles={titles}
-                    groups={fields}
-                    isDecided={false}
-                    onMean={(one) => setSaid((before) => new Map(before).set(name.key, one))}
-                  />
-                ))}
-              </ul>
-            </>
-          )}
-          {decided.length > 0 && (
-            <details open={open.length === 0}>
-              <summary>{decided.length === 1 ? 'One is known' : `${decided.length} are known`}</summary>
-              <ul>
-                {decided.map((name) => (
-                  <NameNote
-                    key={name.key}
-                    name={name}
-                    context={context}
-                    titles={titles}
-                    groups={fields}
-                    isDecided
-                    onMean={(one) => setSaid((before) => new Map(before).set(name.key, one))}
-                  />
-                ))}
-              </ul>
-            </details>
-          )}
-        </aside>
+        <NamesMean
+          names={names}
+          isDecided={({ key, proposed }) => isDecided(key, proposed?.sure)}
+          context={context}
+          titles={titles}
+          onMean={mean}
+        />
       )}
     </div>
   );
+}
+
+/** What is asked for where names are remembered. */
+function remember(said: readonly (readonly [name: string, meant: Meant | undefined])[]) {
+  const names = said.flatMap(([name, one]) => (one === undefined ? [] : [{ name, meant: printMeant(one) }]));
+  return { templates: [], passages: [], names };
 }
 
 function reading({ name, share }: { name: string; share: number }): string {

@@ -1,6 +1,6 @@
 'use client';
 
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import type { Meant } from '../../../core/adopting/adopt';
 import { meantLabel } from '../../../core/adopting/meantLabel';
@@ -25,6 +25,7 @@ const nothing = () => undefined;
 /** A name from elsewhere, and what it means here. */
 export function NameNote({ name, context, titles, groups, isDecided, onMean }: Props) {
   const [at, setAt] = useState<{ left: number; top: number; bottom: number }>();
+  const chooser = useRef<HTMLButtonElement>(null);
   const { words, proposed, taken, templates } = name;
   const often = templates === 1 ? 'in one template' : `in ${templates} templates`;
   if (isDecided)
@@ -59,6 +60,7 @@ export function NameNote({ name, context, titles, groups, isDecided, onMean }: P
         <Button
           size="sm"
           variant="outline-primary"
+          ref={chooser}
           aria-haspopup="dialog"
           onClick={({ currentTarget }) => setAt(currentTarget.getBoundingClientRect())}
         >
@@ -80,7 +82,10 @@ export function NameNote({ name, context, titles, groups, isDecided, onMean }: P
             setAt(undefined);
             onMean({ path, steps: [] });
           }}
-          onClose={() => setAt(undefined)}
+          onClose={() => {
+            setAt(undefined);
+            chooser.current?.focus();
+          }}
         />
       )}
     </li>

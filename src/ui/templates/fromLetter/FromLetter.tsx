@@ -19,6 +19,7 @@ import { PencilLetter } from '../../document/PencilLetter';
 import { isCertain, takenFinds, withCertain, type Decided } from './decided';
 import { FindNote } from './FindNote';
 import { KeepTemplate } from './KeepTemplate';
+import { useNextQuestion } from './useNextQuestion';
 import { useRecognised } from './useRecognised';
 
 interface Props {
@@ -69,13 +70,16 @@ export function FromLetter({ letter, facts, groups, words, back = 'The text', on
     const context = { schema: schemaOf({ business: facts.business }), passages: readPassages([]) };
     return { ...drawn, passages: [], labels: labelsOf(drawn, context) };
   }, [finds, decided, text, template, facts]);
-  const decide = (i: number, said: Parameters<typeof FindNote>[0]['said']) =>
+  const { questions, decided: goOn } = useNextQuestion();
+  const decide = (i: number, said: Parameters<typeof FindNote>[0]['said']) => {
+    goOn();
     setDecided((before) => {
       const next = new Map(before);
       if (said === undefined) next.delete(i);
       else next.set(i, said);
       return next;
     });
+  };
 
   return (
     <div className="with-margin from-letter">
@@ -97,7 +101,7 @@ export function FromLetter({ letter, facts, groups, words, back = 'The text', on
         </div>
         <PencilLetter template={shown} />
       </article>
-      <aside className="states find-notes" aria-label="What was found">
+      <aside ref={questions} className="states find-notes" aria-label="What was found">
         {told === undefined && <p role="status">Looking for what is theirs alone …</p>}
         {told && 'failed' in told && (
           <p role="alert">
@@ -109,9 +113,16 @@ export function FromLetter({ letter, facts, groups, words, back = 'The text', on
         )}
         {told && 'finds' in told && (
           <>
-            <p role="status">{found(finds.length, certain.length, doubtful.length)}</p>
+            <p role="status" tabIndex={-1}>
+              {found(finds.length, certain.length, doubtful.length)}
+            </p>
             {certain.length > 0 && (
-              <Button onClick={() => setDecided((before) => withCertain(finds, before))}>
+              <Button
+                onClick={() => {
+                  goOn();
+                  setDecided((before) => withCertain(finds, before));
+                }}
+              >
                 {certain.length === 1 ? 'Take the certain one' : `Take the ${certain.length} certain ones`}
               </Button>
             )}

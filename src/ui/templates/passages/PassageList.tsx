@@ -2,9 +2,9 @@
 
 import Link from 'next/link';
 import type { ListedPassage } from '../../../core/contract/passages';
-import { WITHOUT_GROUP, type GroupHead } from '../../../core/contract/list';
-import { GroupInitial } from '../GroupInitial';
+import type { GroupHead } from '../../../core/contract/list';
 import { NewNamed } from '../named/NewNamed';
+import { UnderGroups } from '../named/UnderGroups';
 
 interface Props {
   passages: readonly ListedPassage[];
@@ -13,9 +13,6 @@ interface Props {
 
 /** The passages under the groups that templates stand in, and a new one by a name alone. */
 export function PassageList({ passages, groups }: Props) {
-  const sorted = [...groups.filter(({ key }) => key), WITHOUT_GROUP]
-    .map((group) => ({ ...group, passages: passages.filter((one) => (one.group ?? '') === group.key) }))
-    .filter((group) => group.passages.length > 0);
   return (
     <article className="paper passages" aria-labelledby="passages-title">
       <div className="letter-head">
@@ -26,27 +23,15 @@ export function PassageList({ passages, groups }: Props) {
         <p>Text that many templates share. Changed once, it is changed in all of them.</p>
       </div>
       {passages.length === 0 && <p className="hint">There is none yet. Give the first one a name.</p>}
-      {sorted.map(({ key, name, initial, tint, passages: own }) => (
-        <section key={key} aria-label={name}>
-          {sorted.length > 1 && (
-            <h2 className="group-name">
-              <GroupInitial initial={initial} tint={tint} />
-              {name}
-            </h2>
-          )}
-          <ul className="passage-list">
-            {own.map((passage) => (
-              <li key={passage.key}>
-                <Link href={`/templates/passages/${encodeURIComponent(passage.key)}`}>
-                  <span className="entry-name">{passage.name}</span>
-                  <span className="entry-note">{passage.begins}</span>
-                  <span className="entry-note">{usesInWords(passage.uses)}</span>
-                </Link>
-              </li>
-            ))}
-          </ul>
-        </section>
-      ))}
+      <UnderGroups all={passages} groups={groups}>
+        {(passage) => (
+          <Link href={`/templates/passages/${encodeURIComponent(passage.key)}`}>
+            <span className="entry-name">{passage.name}</span>
+            <span className="entry-note">{passage.begins}</span>
+            <span className="entry-note">{usesInWords(passage.uses)}</span>
+          </Link>
+        )}
+      </UnderGroups>
       <NewNamed what="passage" />
     </article>
   );

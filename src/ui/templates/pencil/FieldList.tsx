@@ -3,7 +3,7 @@
 import { memo, useCallback, useDeferredValue, useEffect, useId, useMemo, useRef, useState } from 'react';
 import type { FieldGroup, OfferedField } from '../../../core/fields/fieldsAt';
 import { findFields, type FoundField } from '../../../core/fields/findFields';
-import { AtCursor, listKeys, type CursorPlace } from '../../editor/AtCursor';
+import { AtCursor, ListField, type CursorPlace } from '../../editor/AtCursor';
 
 interface Props {
   groups: readonly FieldGroup[];
@@ -51,29 +51,18 @@ export function FieldList({ groups, says, at, fits, onChoose, onClose }: Props) 
   );
   return (
     <AtCursor label="Smart fields" at={at} onClose={onClose}>
-      <input
-        className="form-control"
-        type="search"
-        role="combobox"
-        aria-expanded="true"
-        aria-controls={`${id}-list`}
-        aria-activedescendant={shown[marked] ? `${id}-${marked}` : undefined}
-        aria-label="Find a field"
+      <ListField
+        list={id}
+        label="Find a field"
         placeholder="What should stand here? when, how much, their street …"
-        autoFocus
-        value={wanted}
-        onChange={(event) => {
-          setWanted(event.target.value);
-          setMarked(0);
-        }}
-        onKeyDown={(event) =>
-          listKeys(event, shown.length, {
-            mark: setMarked,
-            // Whoever types faster than the list follows means what they typed.
-            take: () => choose((search === wanted ? shown : find(wanted))[marked]),
-            close: onClose,
-          })
-        }
+        count={shown.length}
+        marked={marked}
+        wanted={wanted}
+        onWant={setWanted}
+        onMark={setMarked}
+        // Whoever types faster than the list follows means what they typed.
+        onTake={() => choose((search === wanted ? shown : find(wanted))[marked])}
+        onClose={onClose}
       />
       <ul ref={list} id={`${id}-list`} role="listbox" aria-label="Fields">
         {shown.map((one, i) => (

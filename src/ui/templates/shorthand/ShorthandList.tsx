@@ -1,10 +1,10 @@
 'use client';
 
 import Link from 'next/link';
-import { WITHOUT_GROUP, type GroupHead } from '../../../core/contract/list';
+import type { GroupHead } from '../../../core/contract/list';
 import type { ListedShorthand } from '../../../core/contract/shorthand';
-import { GroupInitial } from '../GroupInitial';
 import { NewNamed } from '../named/NewNamed';
+import { UnderGroups } from '../named/UnderGroups';
 
 interface Props {
   shorthand: readonly ListedShorthand[];
@@ -15,9 +15,6 @@ interface Props {
 
 /** What is typed short, under the groups that templates stand in, and a new one by its characters. */
 export function ShorthandList({ shorthand, groups, changesShared }: Props) {
-  const sorted = [...groups.filter(({ key }) => key), WITHOUT_GROUP]
-    .map((group) => ({ ...group, own: shorthand.filter((one) => (one.group ?? '') === group.key) }))
-    .filter(({ own }) => own.length > 0);
   return (
     <article className="paper passages" aria-labelledby="shorthand-title">
       <div className="letter-head">
@@ -33,27 +30,15 @@ export function ShorthandList({ shorthand, groups, changesShared }: Props) {
       {shorthand.length === 0 && (
         <p className="hint">There is none yet. Say which characters the first one has.</p>
       )}
-      {sorted.map(({ key, name, initial, tint, own }) => (
-        <section key={key} aria-label={name}>
-          {sorted.length > 1 && (
-            <h2 className="group-name">
-              <GroupInitial initial={initial} tint={tint} />
-              {name}
-            </h2>
-          )}
-          <ul className="passage-list">
-            {own.map((one) => (
-              <li key={one.key}>
-                <Link href={`/templates/shorthand/${encodeURIComponent(one.key)}`}>
-                  <span className="entry-name">{one.name}</span>
-                  <span className="entry-note">{one.begins}</span>
-                  <span className="entry-note">{one.own ? 'my own' : 'the house’s'}</span>
-                </Link>
-              </li>
-            ))}
-          </ul>
-        </section>
-      ))}
+      <UnderGroups all={shorthand} groups={groups}>
+        {(one) => (
+          <Link href={`/templates/shorthand/${encodeURIComponent(one.key)}`}>
+            <span className="entry-name">{one.name}</span>
+            <span className="entry-note">{one.begins}</span>
+            <span className="entry-note">{one.own ? 'my own' : 'the house’s'}</span>
+          </Link>
+        )}
+      </UnderGroups>
       <NewNamed
         what="shorthand"
         called={{ placeholder: 'Its characters', missing: 'Say which characters are typed.' }}
