@@ -1,8 +1,9 @@
+import { startBeside } from '../beside/startBeside';
 import type { AskOfFile, ToldOfFile } from './messages';
 
 /** Reads a file beside the page, in a worker of its own. */
 export class FileReading {
-  readonly #worker = new Worker(new URL('./bringing.worker.ts', import.meta.url));
+  readonly #worker = startBeside('bringing');
   readonly #waiting = new Map<number, (told: ToldOfFile) => void>();
   #asked = 0;
 

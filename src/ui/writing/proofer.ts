@@ -1,3 +1,4 @@
+import { startBeside } from '../beside/startBeside';
 import type { MetadataJson } from 'libphonenumber-js/core';
 import { hasWords } from '../../core/fitting/listedTemplate';
 import type { LookedUp } from '../../core/proof/proofMark';
@@ -60,7 +61,7 @@ export class Proofer {
   private begun(): Worker | undefined {
     if (this.worker || this.failed) return this.worker;
     try {
-      this.worker = new Worker(new URL('./proof.worker.ts', import.meta.url));
+      this.worker = startBeside('proof');
     } catch {
       this.failed = true;
       return undefined;

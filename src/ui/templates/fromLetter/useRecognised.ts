@@ -5,13 +5,14 @@ import type { AskRecognise, LetterForTemplate, ToldRecognised } from '../../../c
 import type { WordsFacts } from '../../../core/contract/templateWords';
 import type { LetterText } from '../../../core/recognise/letterText';
 import type { StartingKind } from '../../../core/records/recordKind';
+import { startBeside } from '../../beside/startBeside';
 import { askForFacts } from '../../writing/askForFacts';
 
 const FAILED = 'The letter could not be looked through.';
 
 /** A worker that finds facts in letters, ready for those that start from a kind of record. */
 export function recogniser({ business, signatures }: WordsFacts, startsFrom: StartingKind): Worker {
-  const worker = new Worker(new URL('./recognise.worker.ts', import.meta.url));
+  const worker = startBeside('recognise');
   worker.postMessage({ business, signatures, startsFrom } satisfies AskRecognise);
   return worker;
 }

@@ -4,6 +4,7 @@ import { useEffect, useRef, useState } from 'react';
 import type { HolesFound } from '../../../core/contract/holes';
 import type { WordsFacts } from '../../../core/contract/templateWords';
 import type { Template } from '../../../core/template/template';
+import { startBeside } from '../../beside/startBeside';
 
 /** The records are looked through when nothing was typed for so many milliseconds. */
 const PAUSE = 600;
@@ -31,7 +32,7 @@ export function useHoles(
     if (!template) return;
     const timer = setTimeout(() => {
       if (!worker.current) {
-        worker.current = new Worker(new URL('./holes.worker.ts', import.meta.url));
+        worker.current = startBeside('holes');
         worker.current.onmessage = ({ data }: MessageEvent<HolesFound>) => {
           setFound(data);
           setAnswered(asked.current);

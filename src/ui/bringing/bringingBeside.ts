@@ -12,14 +12,15 @@ let file: OpenFile | undefined;
 let own: OwnWays | undefined;
 let formats: Formats | undefined;
 
-onmessage = ({ data: { id, ask } }: MessageEvent<{ id: number; ask: AskOfFile }>) => {
+/** Reads a file that is brought in. */
+export function hear({ data: { id, ask } }: MessageEvent<{ id: number; ask: AskOfFile }>): void {
   try {
     postMessage({ id, told: answer(ask) });
   } catch (error) {
     const message = error instanceof NoSuchFile ? error.message : 'This file could not be read.';
     postMessage({ id, told: { type: 'refused', message } satisfies ToldOfFile });
   }
-};
+}
 
 function answer(ask: AskOfFile): ToldOfFile {
   switch (ask.type) {

@@ -5,7 +5,8 @@ import type { Proofread, ToProofer } from './proofer';
 
 let desk: WritingDesk | undefined;
 
-onmessage = ({ data }: MessageEvent<ToProofer>) => {
+/** Looks letters over while they are typed. */
+export function hear({ data }: MessageEvent<ToProofer>): void {
   switch (data.type) {
     case 'facts':
       tellCountries(data.phones);
@@ -23,4 +24,4 @@ onmessage = ({ data }: MessageEvent<ToProofer>) => {
       return postMessage(proofread);
     }
   }
-};
+}

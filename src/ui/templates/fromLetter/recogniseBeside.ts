@@ -15,14 +15,15 @@ let context: (CompileContext & { of: string }) | undefined;
 /** The records of the last letter. */
 let known: { situation: Situation; context: CompileContext } | undefined;
 
-onmessage = ({ data }: MessageEvent<AskRecognise>) => {
+/** Finds the facts of records in letters. */
+export function hear({ data }: MessageEvent<AskRecognise>): void {
   try {
     if ('startsFrom' in data) prepare(data);
     else postMessage(look(data));
   } catch {
     postMessage({ failed: 'The letter could not be looked through.' } satisfies ToldRecognised);
   }
-};
+}
 
 function prepare({ business, signatures, startsFrom }: Extract<AskRecognise, { startsFrom: unknown }>): void {
   rehearse(startsFrom, business, contextOf(business, signatures));

@@ -26,12 +26,13 @@ let many: number | undefined;
 let fetching: Promise<void> | undefined;
 let asked = 0;
 
-onmessage = ({ data }: MessageEvent<LookForHoles>) => {
+/** Counts what a template’s letters would lack. */
+export function hear({ data }: MessageEvent<LookForHoles>): void {
   const question = ++asked;
   look(data, () => question === asked).catch(() =>
     say({ type: 'failed', why: 'The records could not be looked through.' }),
   );
-};
+}
 
 async function look({ template, facts, all }: LookForHoles, isLatest: () => boolean): Promise<void> {
   if (all && many !== undefined && parts.length === 0) fetching = undefined;
