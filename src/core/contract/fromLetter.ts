@@ -1,5 +1,6 @@
 import type { Line, TemplateDocument } from '../document/templateDocument';
 import type { Find } from '../recognise/find';
+import type { ToldFact } from '../recognise/withTold';
 import type { LetterText } from '../recognise/letterText';
 import type { StartingKind } from '../records/recordKind';
 import type { RecordsFile } from '../records/recordsFile';
@@ -23,6 +24,8 @@ export interface LetterForTemplate {
   /** whom it went to, and when, in words */
   to: string;
   day: string;
+  /** what its fields said, where that is known */
+  told?: readonly ToldFact[];
 }
 
 /** The records that a worker looks for in letters. */

@@ -14,7 +14,6 @@ const NOBODYS = {
       key: 'c',
       name: 'Ada Reyes',
       email: 'ada@house.example',
-      phone: '01632 960190',
       address: { street: ['1 Quay'], town: 'Saltby', postcode: 'LK1 1AA' },
     },
   ],
@@ -51,7 +50,7 @@ const STARTS: Readonly<Record<StartingKind, string>> = {
 };
 
 const LETTER =
-  'Dear Ada, we come to 1 Quay, Saltby on Thursday, 5 March 2026 at half past nine; it costs £78. Ring 01632 960190, ada@house.example.\n\n';
+  'Dear Ada, we come to 1 Quay, Saltby on Thursday, 5 March 2026 at half past nine; it costs £78. Write to ada@house.example.\n\n';
 const TIMES = 12;
 
 /**
@@ -63,7 +62,9 @@ export function rehearse(
   business: RecordsFile['business'],
   context: CompileContext,
 ): void {
-  const book = new RecordBook({ business, ...NOBODYS }, Date.UTC(2026, 2, 2));
+  // How telephone numbers are written comes with the records.
+  const { phone: _, custom: __, ...others } = business;
+  const book = new RecordBook({ business: others, ...NOBODYS }, Date.UTC(2026, 2, 2));
   const start = { kind: startsFrom, key: STARTS[startsFrom] };
   const situation = situationFrom(book, start, { sender: { key: 'nobody' } });
   const { subject, document } = plainText(LETTER.repeat(TIMES));

@@ -211,17 +211,6 @@ export function TemplateDesk({
               view={view}
             />
           )}
-          {(side === 'Pencil' || side === 'Ink') && typedOnes && (
-            <TypedFacts
-              name={view.starts?.find(({ key }) => key === view.start)?.name}
-              finds={typedOnes.finds}
-              onMake={(finds) => {
-                flush.current();
-                // What was typed meanwhile is looked through first.
-                if (reading?.text === now.current.text) type(withFields(typedOnes.template, finds, facts));
-              }}
-            />
-          )}
           {(side === 'Pencil' || side === 'Ink') && (
             <HolesOverClients
               found={found}
@@ -292,6 +281,18 @@ export function TemplateDesk({
           >
             {side === 'Pencil' && (
               <>
+                {typedOnes && (
+                  <TypedFacts
+                    name={view.starts?.find(({ key }) => key === view.start)?.name}
+                    finds={typedOnes.finds}
+                    onMake={(finds) => {
+                      flush.current();
+                      // What was typed meanwhile is looked through first.
+                      if (reading?.text === now.current.text)
+                        type(withFields(typedOnes.template, finds, facts));
+                    }}
+                  />
+                )}
                 <div id="put-in" />
                 <div ref={setTools} className="pencil-tools" role="group" aria-label="Put in" />
               </>

@@ -89,5 +89,6 @@ function letterOf(store: LetterStore): LetterForTemplate | undefined {
     member: store.desk.facts.member,
     to: client?.record.name ?? client?.record.email ?? 'somebody',
     day: 'as it is being written',
+    told: now.filled.notes.map(({ path, value }) => ({ path, value })),
   };
 }

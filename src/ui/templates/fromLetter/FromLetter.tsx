@@ -12,6 +12,7 @@ import { readPassages } from '../../../core/fill/paths/scope';
 import type { Find } from '../../../core/recognise/find';
 import { letterText } from '../../../core/recognise/letterText';
 import { fieldOf, placeFields, type Placed } from '../../../core/recognise/placeFields';
+import { withTold } from '../../../core/recognise/withTold';
 import { recognisedTemplate } from '../../../core/recognise/recognisedTemplate';
 import type { BookingWords } from '../../../core/records/bookingWords';
 import { schemaOf } from '../../../core/records/schema';
@@ -39,7 +40,10 @@ export function FromLetter({ letter, facts, groups, words, back = 'The text', on
   const text = useMemo(() => letterText(letter.subject, letter.document), [letter]);
   const { told, again } = useRecognised(letter, text, facts);
   const [decided, setDecided] = useState<Decided>(new Map());
-  const finds = told && 'finds' in told ? told.finds : NONE;
+  const finds = useMemo(
+    () => (told && 'finds' in told ? withTold(told.finds, letter.told ?? []) : NONE),
+    [told, letter],
+  );
   const language = told && 'finds' in told ? told.language : undefined;
   const startsFrom = letter.start.kind;
   const open = finds.flatMap((find, i) => (decided.has(i) ? [] : [{ find, i }]));

@@ -18,15 +18,15 @@ let known: { situation: Situation; context: CompileContext } | undefined;
 /** Finds the facts of records in letters. */
 export function hear({ data }: MessageEvent<AskRecognise>): void {
   try {
-    if ('startsFrom' in data) prepare(data);
-    else postMessage(look(data));
+    if ('startsFrom' in data) {
+      const { startsFrom, business, signatures } = data;
+      rehearse(startsFrom, business, contextOf(business, signatures));
+    } else postMessage(look(data));
   } catch {
-    postMessage({ failed: 'The letter could not be looked through.' } satisfies ToldRecognised);
+    // What fails before anything is asked fails again when it is.
+    if ('letter' in data)
+      postMessage({ failed: 'The letter could not be looked through.' } satisfies ToldRecognised);
   }
-}
-
-function prepare({ business, signatures, startsFrom }: Extract<AskRecognise, { startsFrom: unknown }>): void {
-  rehearse(startsFrom, business, contextOf(business, signatures));
 }
 
 function contextOf(business: RecordsFile['business'], signatures: readonly Signature[]): CompileContext {

@@ -18,11 +18,13 @@ export function TypedFacts({ name, finds, onMake }: Props) {
   if (shown.length === 0) return null;
   const all = finds.filter((find) => !left.has(nameOf(find)));
   return (
-    <section className="typed-facts" aria-label="Typed, and one client’s alone">
-      <p role="status" className="needs-you">
-        {shown.length === 1 ? 'This is' : 'These are'} {name ?? 'one client'}’s alone, and would be said to
-        everybody:
-      </p>
+    <details className="typed-facts" role="group" aria-label="Typed, and one client’s alone">
+      <summary className="needs-you">
+        <span role="status">
+          {shown.length === 1 ? 'One thing that was typed is' : `${shown.length} things that were typed are`}{' '}
+          {name ?? 'one client'}’s alone, and would be said to everybody
+        </span>
+      </summary>
       <ul>
         {shown.map((find) => {
           const words = find.words.replace(/\s*\n\s*/g, ' / ');
@@ -55,7 +57,7 @@ export function TypedFacts({ name, finds, onMake }: Props) {
           Make them all smart fields
         </Button>
       )}
-    </section>
+    </details>
   );
 }
 
