@@ -285,6 +285,7 @@ export function TemplateDesk({
                   <TypedFacts
                     name={view.starts?.find(({ key }) => key === view.start)?.name}
                     finds={typedOnes.finds}
+                    isOld={typedOnes.isOld}
                     onMake={(finds) => {
                       flush.current();
                       // What was typed meanwhile is looked through first.

@@ -8,11 +8,13 @@ interface Props {
   /** whose facts they are */
   name: string | undefined;
   finds: readonly Find[];
+  /** it is about to be looked through anew */
+  isOld: boolean;
   onMake: (finds: readonly Find[]) => void;
 }
 
 /** What was typed into a template and is one client’s alone: a press makes it a smart field. */
-export function TypedFacts({ name, finds, onMake }: Props) {
+export function TypedFacts({ name, finds, isOld, onMake }: Props) {
   const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
   const shown = eachOnce(finds).filter((find) => !left.has(nameOf(find)));
   if (shown.length === 0) return null;
@@ -35,6 +37,7 @@ export function TypedFacts({ name, finds, onMake }: Props) {
               <Button
                 size="sm"
                 variant="outline-primary"
+                disabled={isOld}
                 aria-label={`Make “${words}” the field ${find.label}`}
                 onClick={() => onMake(same)}
               >
@@ -53,7 +56,7 @@ export function TypedFacts({ name, finds, onMake }: Props) {
         })}
       </ul>
       {shown.length > 1 && (
-        <Button size="sm" onClick={() => onMake(all)}>
+        <Button size="sm" disabled={isOld} onClick={() => onMake(all)}>
           Make them all smart fields
         </Button>
       )}

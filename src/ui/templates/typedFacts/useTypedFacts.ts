@@ -19,6 +19,8 @@ const PAUSE = 800;
 export interface FoundTyped {
   template: Template;
   finds: Find[];
+  /** something was changed since, and it is about to be looked through anew */
+  isOld: boolean;
 }
 
 /**
@@ -31,7 +33,7 @@ export function useTypedFacts(
   view: InView,
 ): FoundTyped | undefined {
   const worker = useRef<{ of: string; worker: Worker; facts?: InView['facts'] }>(undefined);
-  const [found, setFound] = useState<FoundTyped>();
+  const [found, setFound] = useState<Omit<FoundTyped, 'isOld'>>();
   useEffect(() => () => worker.current?.worker.terminate(), []);
 
   const { start, facts: seen } = view;
@@ -66,7 +68,7 @@ export function useTypedFacts(
     };
   }, [template, facts, start, seen]);
 
-  return found?.template === template ? found : undefined;
+  return found && { ...found, isOld: found.template !== template };
 }
 
 function recordsOf(
