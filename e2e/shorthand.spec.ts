@@ -173,3 +173,21 @@ test('in a template it unfolds with its fields, and is undone', async ({ page })
   await expect(sheet).toContainText('A word about us helps others find us');
   await expectAccessible(page);
 });
+
+test('Tab goes to the next blank', async ({ page }) => {
+  const { from } = mine();
+  await signIn(page);
+  await page.goto(`/write?from=booking:${from}&template=${encodeURIComponent(':blank booking')}`);
+  const letter = await editable(page);
+  const line = letter.getByRole('paragraph').filter({ hasText: /^Hello/ });
+  await caretIn(letter, line);
+  await page.keyboard.type(' ;rate ');
+  const question = letter.getByRole('textbox', { name: 'Hourly rate' });
+  await expect(question).toBeVisible();
+  await caretIn(letter, letter.locator('.subject'));
+  await page.keyboard.press('Tab');
+  await expect(question).toBeFocused();
+  await page.keyboard.type('65');
+  await page.keyboard.press('Tab');
+  await expect(letter).toContainText('our hourly rate is £65.00');
+});

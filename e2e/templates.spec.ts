@@ -64,7 +64,7 @@ test('by keyboard alone: sign in, choose, read', async ({ page }) => {
   const link = page.getByRole('link', { name: 'Visit coming up' });
   for (
     let presses = 0;
-    presses < 30 && !(await link.evaluate((node) => node === document.activeElement));
+    presses < 40 && !(await link.evaluate((node) => node === document.activeElement));
     presses++
   ) {
     await page.keyboard.press('Tab');

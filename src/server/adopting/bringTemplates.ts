@@ -1,7 +1,9 @@
+import { parse } from 'yaml';
 import type { BroughtAnswer, ToBring } from '../../core/contract/bringTemplates';
 import { NO_GROUP } from '../../core/contract/groups';
 import type { WordsFacts } from '../../core/contract/templateWords';
 import { STARTING_POINTS } from '../../core/records/recordKind';
+import { splitFront } from '../../core/template/front/splitFront';
 import { inKeys } from '../../core/template/naming';
 import type { Passage, Template } from '../../core/template/template';
 import { keepForeignNames } from '../../data/repositories/templates/foreignNames';
@@ -57,11 +59,19 @@ export async function bringTemplates(
   }
 }
 
+/** The group that a template's head names. */
 function groupIn(text: string): { name: string }[] {
-  const name = /^group: (.*)$/m
-    .exec(text.slice(0, 5_000))?.[1]
-    ?.replace(/^'(.*)'$/, (_, said: string) => said.replaceAll("''", "'"));
-  return name ? [{ name }] : [];
+  const split = splitFront(text);
+  if (split === 'never closed' || !split.front) return [];
+  try {
+    const head = parse(text.slice(split.front.start, split.front.end), { maxAliasCount: 0 }) as {
+      group?: unknown;
+    };
+    return typeof head.group === 'string' ? [{ name: head.group }] : [];
+  } catch {
+    // What is wrong with it is told where it is read.
+    return [];
+  }
 }
 
 /** Reads the passages that there are none of; what they stand on first. A key of theirs is not theirs for good yet. */

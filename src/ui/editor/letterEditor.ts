@@ -26,7 +26,7 @@ export interface EditorEvents extends HoleOptions {
   selected: (hasWords: boolean) => void;
   /** what was pasted had parts that no letter may contain, or none */
   leftOut: (what: readonly string[]) => void;
-  shorthand: Omit<ShorthandOptions, 'asked'>;
+  shorthand: Omit<ShorthandOptions, 'asked' | 'next'>;
 }
 
 /** The page as an editor. The letter it shows is a fair copy; it knows nothing of records and templates. */
@@ -46,7 +46,7 @@ export class LetterEditor {
         ...LETTER_MARKS,
         Hole.configure(holes),
         PageHistory,
-        Shorthand.configure({ ...shorthand, asked: toQuestion }),
+        Shorthand.configure({ ...shorthand, asked: toQuestion, next: toNextQuestion }),
         ValueLooks,
         Extension.create({
           name: 'sending',
@@ -184,14 +184,24 @@ function toNewLine({ state, dispatch }: EditorView): void {
   dispatch(transaction.setSelection(TextSelection.create(transaction.doc, at + 1)));
 }
 
-/** Goes to the first question that stands between two places. */
-function toQuestion(view: EditorView, from: number, to: number): void {
+/** Goes to the question that stands next behind the cursor; in a list Tab moves the item. */
+function toNextQuestion(view: EditorView): boolean {
+  const { $to } = view.state.selection;
+  const isInList = Array.from({ length: $to.depth }, (_, i) => $to.node(i + 1)).some(
+    ({ type }) => type.name === 'listItem',
+  );
+  return !isInList && toQuestion(view, $to.pos, view.state.doc.content.size);
+}
+
+/** Goes to the first question that stands between two places. Gives whether there is one. */
+function toQuestion(view: EditorView, from: number, to: number): boolean {
   let first: HTMLElement | null | undefined;
   view.state.doc.nodesBetween(from, to, (node, at) => {
     const element = node.type.name === 'hole' && !first ? view.nodeDOM(at) : undefined;
     if (element instanceof HTMLElement) first = element.querySelector<HTMLElement>('.hole-question');
   });
   first?.focus();
+  return first !== undefined && first !== null;
 }
 
 /** Remembers the question that is being answered; what is given goes back to it, with what was typed, where it was made anew. */

@@ -15,6 +15,8 @@ export interface ShorthandOptions {
   list: () => void;
   /** after one was unfolded by Tab: what asks for something in it is answered next. @param from, to where it stands */
   asked: (view: EditorView, from: number, to: number) => void;
+  /** goes to what asks for something behind the cursor, where there is any */
+  next: (view: EditorView) => boolean;
 }
 
 /** What stands for a thing among words. */
@@ -25,7 +27,13 @@ export const Shorthand = Extension.create<ShorthandOptions>({
   name: 'shorthand',
   // Before Enter ends a line, and Tab goes elsewhere.
   priority: 900,
-  addOptions: () => ({ all: () => new Map(), write: () => undefined, list: () => {}, asked: () => {} }),
+  addOptions: () => ({
+    all: () => new Map(),
+    write: () => undefined,
+    list: () => {},
+    asked: () => {},
+    next: () => false,
+  }),
   addKeyboardShortcuts() {
     return { 'Mod-j': () => (this.options.list(), true) };
   },
@@ -57,6 +65,7 @@ export const Shorthand = Extension.create<ShorthandOptions>({
           if (isComposing || event.ctrlKey || event.metaKey || event.altKey) return false;
           if (key !== 'Enter' && (key !== 'Tab' || event.shiftKey)) return false;
           const found = before(view.state, options);
+          if (!found && key === 'Tab') return options.next(view);
           if (!found || (key === 'Enter' && found.to === plugin.getState(view.state))) return false;
           if (key === 'Tab') {
             const put = putShorthand(view, found, options);

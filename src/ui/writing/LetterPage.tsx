@@ -48,6 +48,7 @@ export function LetterPage({ store, view, chosen, onChoose, onSend, page, closed
   const [leftOut, setLeftOut] = useState<readonly string[]>([]);
   /** where all shorthand is shown */
   const [listAt, setListAt] = useState<CursorPlace>();
+  const [whyNot, setWhyNot] = useState<string>();
   const callbacks = useRef({ onChoose, onSend });
   useEffect(() => {
     callbacks.current = { onChoose, onSend };
@@ -72,7 +73,7 @@ export function LetterPage({ store, view, chosen, onChoose, onSend, page, closed
         choose: (id) => callbacks.current.onChoose(id),
         ...ownQuestions(store),
         answered: (rest) => nextQuestion(made!.element, rest),
-        shorthand: { ...shorthandOf(store), list: () => setListAt(made!.cursor()) },
+        shorthand: { ...shorthandOf(store, setWhyNot), list: () => setListAt(made!.cursor()) },
         selected: setHasWords,
         leftOut: setLeftOut,
       });
@@ -114,7 +115,7 @@ export function LetterPage({ store, view, chosen, onChoose, onSend, page, closed
           <div key="editor" ref={mount} />
           <LeftOut what={leftOut} onRead={() => setLeftOut([])} />
           <Suspense>
-            <UnderLetter store={store} editor={editor} at={listAt} onAt={setListAt} />
+            <UnderLetter store={store} editor={editor} at={listAt} onAt={setListAt} whyNot={whyNot} />
           </Suspense>
           {hasWords && (
             <Suspense>

@@ -19,10 +19,12 @@ interface Props {
   /** where the list is; absent: it is closed */
   at: CursorPlace | undefined;
   onAt: (at: CursorPlace | undefined) => void;
+  /** why a shorthand cannot stand there; absent: it can */
+  whyNot: string | undefined;
 }
 
 /** What can be done with the words of a letter beside sending them: shorthand is listed at the cursor; a template is made of it. */
-export default function UnderLetter({ store, editor, at, onAt }: Props) {
+export default function UnderLetter({ store, editor, at, onAt, whyNot }: Props) {
   const { facts, context } = store.desk;
   const router = useRouter();
   const all = facts.shorthand ?? [];
@@ -36,6 +38,11 @@ export default function UnderLetter({ store, editor, at, onAt }: Props) {
   };
   return (
     <>
+      {whyNot !== undefined && (
+        <p className="trouble" role="alert">
+          {whyNot}
+        </p>
+      )}
       <p className="under-letter">
         {all.length > 0 && (
           <button

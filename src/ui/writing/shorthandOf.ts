@@ -6,8 +6,11 @@ import type { HoleOptions } from '../editor/holeElement';
 import type { ShorthandOptions } from '../editor/shorthand';
 import type { LetterStore } from './letterStore';
 
-/** What is typed short in a letter, and what it says there. */
-export function shorthandOf(store: LetterStore): Pick<ShorthandOptions, 'all' | 'write'> {
+/** What is typed short in a letter, and what it says there. @param told is told why one cannot stand there, or that nothing is in the way */
+export function shorthandOf(
+  store: LetterStore,
+  told: (why: string | undefined) => void,
+): Pick<ShorthandOptions, 'all' | 'write'> {
   const { desk, start } = store;
   const all = shorthandByName(desk.facts.shorthand ?? []);
   return {
@@ -15,6 +18,7 @@ export function shorthandOf(store: LetterStore): Pick<ShorthandOptions, 'all' | 
     write: (shorthand) => {
       const choices = store.now()?.choices;
       const said = choices && unfold(desk, start, choices, shorthand, newNumber);
+      told(typeof said === 'string' ? said : undefined);
       return typeof said === 'string' ? undefined : said;
     },
   };

@@ -139,7 +139,6 @@ export function BringTemplates({ facts, groups, words, remembered }: Props) {
   function startAnew() {
     files.close();
     setWays(new Map());
-    setSaid(new Map());
     setProblems([]);
   }
 
@@ -174,8 +173,8 @@ export function BringTemplates({ facts, groups, words, remembered }: Props) {
         )}
         {files.trouble.length > 0 && (
           <ul className="form-part problem" role="alert">
-            {files.trouble.map((line) => (
-              <li key={line}>{line}</li>
+            {files.trouble.map((line, i) => (
+              <li key={i}>{line}</li>
             ))}
           </ul>
         )}

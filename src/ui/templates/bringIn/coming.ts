@@ -37,15 +37,32 @@ export function comingOf(
   meant: ReadonlyMap<string, Meant>,
 ): Coming[] {
   return read.flatMap((one): Coming[] => {
-    const { file, besides } = one;
-    if ('own' in one) {
-      const { value } = readTemplate(one.own, file);
-      if (!value) return [];
-      return [{ file, isOwn: true, template: value, names: [], besides, gaps: gapsIn(value) }];
-    }
-    const { template, names, besides: left } = adopt(one.foreign, context, meant);
-    return [{ file, isOwn: false, template, names, besides: left, gaps: gapsIn(template) }];
+    const known = lately.get(one);
+    if (known?.context === context && known.meant === meantIn(known.coming, meant)) return known.coming;
+    const coming = adopted(one, context, meant);
+    lately.set(one, { context, meant: meantIn(coming, meant), coming });
+    return coming;
   });
+}
+
+/** Of hundreds of templates one answer changes few: the others stay as they were worked out. */
+const lately = new WeakMap<ReadTemplate, { context: CompileContext; meant: string; coming: Coming[] }>();
+
+/** What the names of a template were said to mean, as one comparable text. */
+function meantIn(coming: readonly Coming[], meant: ReadonlyMap<string, Meant>): string {
+  return JSON.stringify(coming.flatMap(({ names }) => names.map(({ key }) => meant.get(key) ?? null)));
+}
+
+/** Nothing, where our own words cannot be read. */
+function adopted(one: ReadTemplate, context: CompileContext, meant: ReadonlyMap<string, Meant>): Coming[] {
+  const { file, besides } = one;
+  if ('own' in one) {
+    const { value } = readTemplate(one.own, file);
+    if (!value) return [];
+    return [{ file, isOwn: true, template: value, names: [], besides, gaps: gapsIn(value) }];
+  }
+  const { template, names, besides: left } = adopt(one.foreign, context, meant);
+  return [{ file, isOwn: false, template, names, besides: left, gaps: gapsIn(template) }];
 }
 
 function gapsIn({ head, document }: Template): number {
