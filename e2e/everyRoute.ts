@@ -329,6 +329,7 @@ export const BODIES: Readonly<Record<string, object>> = {
   },
   'DELETE /api/shorthand/[key]': { version: 999_999 },
   'POST /api/templates/foreign': {},
+  'PUT /api/templates/foreign': { names: [] },
   'POST /api/templates/brought': {
     templates: [{ text: 'no template', group: null, instead: { key: 'x', version: 1 } }],
     passages: [{ name: 'x', text: 'x' }],

@@ -1,11 +1,12 @@
 import { readPassages } from '../../src/core/fill/paths/scope';
 import { adopt, type Adopted } from '../../src/core/adopting/adopt';
+import { LARGEST_TEMPLATES } from '../../src/core/files/limits';
 import type { RecordsFile } from '../../src/core/records/recordsFile';
 import { schemaOf } from '../../src/core/records/schema';
 import { printTag } from '../../src/core/template/tags/printTag';
 import { printTemplate } from '../../src/core/template/text/printTemplate';
 import { LONGEST_WORDS } from '../../src/core/template/text/tooLarge';
-import { LARGEST_FILE, readForeignFiles } from '../../src/server/adopting/foreignFiles';
+import { readForeignFiles } from '../../src/server/adopting/foreignFiles';
 import { NoTemplate } from '../../src/server/adopting/noTemplate';
 import { readFlags } from '../command/flags';
 import { readBytes } from '../command/readText';
@@ -33,7 +34,7 @@ export function runAdopt(argv: string[], { out, err }: Streams): Promise<number>
         passages: readPassages([]),
       };
       const files = await Promise.all(
-        names.map(async (name) => ({ name, bytes: await readBytes(name, LARGEST_FILE) })),
+        names.map(async (name) => ({ name, bytes: await readBytes(name, LARGEST_TEMPLATES) })),
       );
       const { templates, left } = await readForeignFiles(files).catch((error: unknown) => {
         throw error instanceof NoTemplate ? new Unusable(error.lines) : error;

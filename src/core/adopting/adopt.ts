@@ -12,7 +12,7 @@ import { isIn, zonesOf } from '../recognise/zones';
 import { STARTING_POINTS, type StartingKind } from '../records/recordKind';
 import { SCHEMA_DEFAULTS } from '../records/defaults';
 import { NO_SUBJECT } from '../template/noSubject';
-import { readTag } from '../template/tags/readTag';
+import { readWholeTag } from '../template/tags/readWholeTag';
 import type { Template } from '../template/template';
 import { fieldOfName, nameWords, startOfPaths } from './fieldOfName';
 import type { NamedField } from './foreignNames';
@@ -124,15 +124,10 @@ function withoutOtherwise({ otherwise: _, ...mark }: ForeignMark): ForeignMark {
 
 /** A tag of ours in a text from elsewhere, as one has it that was taken out as a page: what it says is known. */
 function ownField(words: string, context: CompileContext): NamedField | undefined {
-  if (!/^\{\{[^{}]+\}\}$/.test(words)) return undefined;
-  try {
-    const tag = readTag(words.slice(2, -2));
-    if (tag.type !== 'field' || !STARTING_POINTS.some((kind) => isField(tag.attrs, kind, context)))
-      return undefined;
-    return { ...tag.attrs, sure: true };
-  } catch {
+  const tag = /^\{\{[^{}]+\}\}$/.test(words) ? readWholeTag(words) : undefined;
+  if (tag?.type !== 'field' || !STARTING_POINTS.some((kind) => isField(tag.attrs, kind, context)))
     return undefined;
-  }
+  return { ...tag.attrs, sure: true };
 }
 
 function placedFor(

@@ -1,4 +1,5 @@
-import type { Block, Inline, TemplateDocument } from '../document/templateDocument';
+import { eachPart } from '../document/eachPart';
+import type { Inline, TemplateDocument } from '../document/templateDocument';
 import { printLine } from '../template/text/printLine';
 
 /** A picture in a text from elsewhere: where it says that it is, and what it says that it shows. */
@@ -43,9 +44,7 @@ export function pictureInWords({ source, description }: ForeignPicture): string 
 
 /** The pictures of a document, in its order. */
 export function picturesOf(document: TemplateDocument): ForeignPicture[] {
-  const found: ForeignPicture[] = [];
-  eachPicture(document.content, (word) => void found.push(named(word)));
-  return found;
+  return [...eachPart(document.content)].flatMap(({ part }) => (part.type === 'image' ? [named(part)] : []));
 }
 
 /**
@@ -57,28 +56,30 @@ export function withKeptPictures(
   kept: KeptPictures,
   fitted: boolean,
 ): TemplateDocument {
-  const copy = structuredClone(document);
-  eachPicture(copy.content, (word, line, at) => {
+  const change = <Node extends Parent>(node: Node): Node =>
+    node.content
+      ? { ...node, content: node.content.flatMap((one) => (isPicture(one) ? placed(one) : [change(one)])) }
+      : node;
+  const placed = (word: PictureWord): Parent[] => {
     const found = pictureWord(named(word), kept, word.attrs.width);
-    if (!found) return void line.splice(at, 1);
+    if (!found) return [];
     const { source, width } = found.attrs;
-    line[at] = { ...word, attrs: { ...word.attrs, source, ...(fitted && width ? { width } : {}) } };
-  });
-  return copy;
+    const attrs = { ...word.attrs, source, ...(fitted && width ? { width } : {}) };
+    return [{ ...word, attrs } as Parent];
+  };
+  return change(document as Parent) as TemplateDocument;
+}
+
+/** A part of a document as far as it holds others. */
+interface Parent {
+  type: string;
+  content?: Parent[];
+}
+
+function isPicture(one: Parent): one is PictureWord {
+  return one.type === 'image';
 }
 
 function named({ attrs }: PictureWord): ForeignPicture {
   return { source: printLine(attrs.source), description: printLine(attrs.description) };
-}
-
-/** Goes over the pictures, the last of a line first, so that one can be taken out of it. */
-function eachPicture(
-  nodes: readonly unknown[],
-  see: (word: PictureWord, line: Inline[], at: number) => void,
-): void {
-  for (let at = nodes.length - 1; at >= 0; at--) {
-    const node = nodes[at] as Block | Inline | { type: string; content?: unknown[] };
-    if (node.type === 'image') see(node as PictureWord, nodes as Inline[], at);
-    else if ('content' in node && Array.isArray(node.content)) eachPicture(node.content, see);
-  }
 }

@@ -1,5 +1,5 @@
 import { printTag } from '../template/tags/printTag';
-import { readTag } from '../template/tags/readTag';
+import { readWholeTag } from '../template/tags/readWholeTag';
 import { SIGNATURE } from '../recognise/knownFacts';
 import type { Meant } from './adopt';
 
@@ -11,12 +11,7 @@ export function printMeant(meant: Meant): string {
 /** The same, read. Undefined: it is none. */
 export function readMeant(text: string): Meant | undefined {
   if (text === 'words' || text === 'gap') return text;
-  if (!/^\{\{[^{}]{1,500}\}\}$/.test(text)) return undefined;
-  try {
-    const tag = readTag(text.slice(2, -2));
-    if (tag.type === 'signature') return { path: SIGNATURE, steps: [] };
-    return tag.type === 'field' ? tag.attrs : undefined;
-  } catch {
-    return undefined;
-  }
+  const tag = /^\{\{[^{}]{1,500}\}\}$/.test(text) ? readWholeTag(text) : undefined;
+  if (tag?.type === 'signature') return { path: SIGNATURE, steps: [] };
+  return tag?.type === 'field' ? tag.attrs : undefined;
 }

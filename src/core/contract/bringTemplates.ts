@@ -25,6 +25,21 @@ const TEXT = string()
   .required()
   .max(LONGEST_WORDS, `These words are longer than ${LONGEST_WORDS} characters.`);
 
+/** What foreign names were said to mean. */
+const MEANT = array(
+  object({
+    name: string().required().max(200),
+    meant: string()
+      .required()
+      .test('meant', 'This is no field.', (text) => text === undefined || readMeant(text) !== undefined),
+  }).noUnknown(),
+)
+  .required()
+  .max(2000);
+
+/** What foreign names mean, to be remembered at once: given to `/api/templates/foreign` with PUT. */
+export const MEANT_NAMES = object({ names: MEANT }).noUnknown();
+
 /** What is brought in, all of it or nothing: given to `/api/templates/brought`. */
 export const TO_BRING = object({
   templates: array(
@@ -43,17 +58,7 @@ export const TO_BRING = object({
   passages: array(object({ name: string().required().max(100), text: TEXT }).noUnknown())
     .required()
     .max(MOST_BROUGHT),
-  /** what foreign names were said to mean */
-  names: array(
-    object({
-      name: string().required().max(200),
-      meant: string()
-        .required()
-        .test('meant', 'This is no field.', (text) => text === undefined || readMeant(text) !== undefined),
-    }).noUnknown(),
-  )
-    .required()
-    .max(2000),
+  names: MEANT,
 }).noUnknown();
 export type ToBring = InferType<typeof TO_BRING>;
 

@@ -18,6 +18,14 @@ export const MOST_ADDED = 20;
 /** A picture that is brought in has at most so many bytes; it is scaled before it is kept. */
 export const LARGEST_PICTURE = 25_000_000;
 
+/** A file with templates from elsewhere, or a zip of them, has at most so many bytes. */
+export const LARGEST_TEMPLATES = 50_000_000;
+
+/** What is said of a larger one. */
+export function tooLargeTemplates(size: number): string {
+  return `This has ${sizeInWords(size)}: a file of at most ${sizeInWords(LARGEST_TEMPLATES)} is read.`;
+}
+
 /** A photograph that is kept is at most so wide and so high, in pixels. */
 export const PICTURE_SIDE = 2400;
 

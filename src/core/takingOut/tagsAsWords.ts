@@ -28,7 +28,11 @@ function plain(line: Line): string {
 }
 
 function words(text: string, marks?: readonly Mark[]): Inline {
-  return { type: 'text', text, ...(marks?.length ? { marks: marks.map(mark) } : {}) };
+  return { type: 'text', text, ...marked(marks) };
+}
+
+function marked(marks: readonly Mark[] = []): { marks?: Mark[] } {
+  return marks.length ? { marks: marks.map(mark) } : {};
 }
 
 function mark(one: Mark): Mark {
@@ -111,11 +115,12 @@ function line(content: readonly Inline[]): Inline[] {
       case 'text':
         return [words(word.text, word.marks)];
       case 'break':
-        return [word];
+        return [{ ...word, ...marked(word.marks) }];
       case 'image':
         return [
           {
             ...word,
+            ...marked(word.marks),
             attrs: {
               ...word.attrs,
               source: lineAsWords(word.attrs.source),

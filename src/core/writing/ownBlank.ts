@@ -4,7 +4,7 @@ import { compileTemplate } from '../fill/compileTemplate';
 import { fillTemplate } from '../fill/fillTemplate';
 import type { Situation } from '../records/which/situation';
 import { printTag } from '../template/tags/printTag';
-import { readTag } from '../template/tags/readTag';
+import { readWholeTag } from '../template/tags/readWholeTag';
 import { readTypedAnswer } from './readTypedAnswer';
 import type { WritingDesk } from './writingDesk';
 
@@ -19,14 +19,9 @@ export function idOfOwnBlank(blank: Blank, number: number): string {
 
 /** What a question asks that is the letter's own. Undefined: it is its template's. */
 export function ownBlank(id: string): Blank | undefined {
-  const tag = /^\{\{(\?[^]*)\}\} \d+$/.exec(id)?.[1];
-  if (tag === undefined) return undefined;
-  try {
-    const read = readTag(tag);
-    return read.type === 'blank' ? read : undefined;
-  } catch {
-    return undefined;
-  }
+  const asks = /^(\{\{\?[^]*\}\}) \d+$/.exec(id)?.[1];
+  const tag = asks === undefined ? undefined : readWholeTag(asks);
+  return tag?.type === 'blank' ? tag : undefined;
 }
 
 /**

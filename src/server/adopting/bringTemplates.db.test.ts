@@ -14,7 +14,8 @@ import { throwAway } from '../templates/trash';
 import { demonstrationDatabase } from '../test/demonstrationDatabase';
 import { imke } from '../test/imke';
 import { bringAway, bringTemplates } from './bringTemplates';
-import { meantNames, readTemplates } from './readTemplates';
+import { meantNames } from './meantNames';
+import { readTemplates } from './readTemplates';
 
 const ground = demonstrationDatabase();
 

@@ -1,17 +1,13 @@
-import { parse } from 'yaml';
 import type { BroughtAnswer, ToBring } from '../../core/contract/bringTemplates';
 import { NO_GROUP } from '../../core/contract/groups';
 import type { WordsFacts } from '../../core/contract/templateWords';
 import { STARTING_POINTS } from '../../core/records/recordKind';
-import { splitFront } from '../../core/template/front/splitFront';
 import { inKeys } from '../../core/template/naming';
 import type { Passage, Template } from '../../core/template/template';
-import { keepForeignNames } from '../../data/repositories/templates/foreignNames';
 import { insertPassage } from '../../data/repositories/templates/passages';
 import { insertTemplate, templateNames } from '../../data/repositories/templates/templateLife';
 import { keepVersion } from '../../data/repositories/templates/templateVersions';
 import { groupsOfBusiness, templateByKey } from '../../data/repositories/templates/templatesOfBusiness';
-import { now } from '../clock';
 import { connection } from '../connection';
 import { forMember } from '../forMember';
 import type { CurrentMember } from '../signIn/currentMember';
@@ -23,6 +19,8 @@ import { readBody } from '../templates/ownWords';
 import { throwAway } from '../templates/trash';
 import { wordsFacts } from '../templates/wordsContext';
 import { readWords, saySlow } from '../templates/wordsReader';
+import { headLoosely } from './headLoosely';
+import { keepMeant } from './meantNames';
 
 /** A template whose words were read, with where it goes. */
 type Coming = ToBring['templates'][number] & { template: Template };
@@ -49,7 +47,10 @@ export async function bringTemplates(
       ...facts,
       passages: [...facts.passages, ...coming],
       // Its own group is made where there is none.
-      groups: [...facts.groups, ...templates.flatMap(({ text }) => groupIn(text))],
+      groups: [
+        ...facts.groups,
+        ...templates.flatMap(({ text }) => said(text, 'group').map((name) => ({ name }))),
+      ],
     });
     return await keepAll(member, read, coming, names);
   } catch (error) {
@@ -59,19 +60,10 @@ export async function bringTemplates(
   }
 }
 
-/** The group that a template's head names. */
-function groupIn(text: string): { name: string }[] {
-  const split = splitFront(text);
-  if (split === 'never closed' || !split.front) return [];
-  try {
-    const head = parse(text.slice(split.front.start, split.front.end), { maxAliasCount: 0 }) as {
-      group?: unknown;
-    };
-    return typeof head.group === 'string' ? [{ name: head.group }] : [];
-  } catch {
-    // What is wrong with it is told where it is read.
-    return [];
-  }
+/** What a template's head has under a key, where that is text. */
+function said(text: string, key: 'name' | 'group'): string[] {
+  const value = headLoosely(text)[key];
+  return typeof value === 'string' ? [value] : [];
 }
 
 /** Reads the passages that there are none of; what they stand on first. A key of theirs is not theirs for good yet. */
@@ -85,22 +77,22 @@ async function readPassages(
   // Nor does one stop the others where nobody may make any: what needs it says so.
   if (!member.changesShared) return [];
   const read: Passage[] = [];
+  let problems: { name: string; error: string }[] = [];
   for (let before = -1; left.length > 0 && before !== left.length;) {
     before = left.length;
     const still: typeof left = [];
+    problems = [];
     for (const one of left) {
       const name = plainName(one.name);
       const document = await passageWords(one.text, { ...facts, passages: [...facts.passages, ...read] });
-      if (typeof document === 'string') still.push(one);
-      else read.push({ key: ` ${read.length} ${name}`, name, document });
+      if (typeof document === 'string') {
+        still.push(one);
+        problems.push({ name: `the passage “${one.name}”`, error: document });
+      } else read.push({ key: ` ${read.length} ${name}`, name, document });
     }
     left = still;
   }
-  const problems = left.map(async ({ name, text }) => ({
-    name: `the passage “${name}”`,
-    error: (await passageWords(text, { ...facts, passages: [...facts.passages, ...read] })) as string,
-  }));
-  if (left.length) throw new Stays(await Promise.all(problems));
+  if (problems.length) throw new Stays(problems);
   return read;
 }
 
@@ -123,7 +115,7 @@ async function readAll(templates: ToBring['templates'], facts: WordsFacts): Prom
     if (reading.template) read.push({ ...one, template: reading.template });
     else
       problems.push({
-        name: /^name: (.*)$/m.exec(one.text)?.[1] ?? '',
+        name: said(one.text, 'name')[0] ?? '',
         error: reading.problems[0]?.message ?? 'These words cannot be read.',
       });
   }
@@ -140,7 +132,7 @@ const keepAll = forMember(
   ): Promise<BroughtAnswer> => {
     const { business_id, id } = member;
     const database = connection();
-    await keepForeignNames(database, business_id, names, new Date(now()));
+    await keepMeant(member, names);
     const made: { name: string; key: string }[] = [];
     const withKeys = <T>(written: T) => inKeys(written, { passages: made, signatures: [] });
     for (const { key, name, document } of passages)

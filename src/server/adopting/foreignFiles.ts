@@ -1,6 +1,7 @@
 import { setImmediate } from 'node:timers/promises';
 import { sizeInWords } from '../../core/describe/sizeInWords';
 import { plainLine } from '../../core/document/plainLine';
+import { LARGEST_TEMPLATES } from '../../core/files/limits';
 import { messagesIn } from '../../post/mbox';
 import { readMail } from '../../post/reading/readMail';
 import { picturesBeside, type ContentOf, type PictureKeeper } from './alongPictures';
@@ -17,8 +18,6 @@ export interface ReadFiles {
 /** A message with more bytes is not looked into. */
 const LARGEST_MESSAGE = 40_000_000;
 const MOST_MESSAGES = 500;
-/** Files of so many bytes in all are read. */
-export const LARGEST_FILE = 50_000_000;
 /** Templates of one file. */
 const MOST_TEMPLATES = 1_000;
 
@@ -85,8 +84,8 @@ async function readOne(file: string, bytes: Buffer, into: ReadFiles, along: Alon
 
 function checkSize(file: string, bytes: Buffer): void {
   if (bytes.length === 0) throw new NoTemplate(`${file}:1:1: The file is empty.`);
-  if (bytes.length > LARGEST_FILE)
-    throw new NoTemplate(`${file}:1:1: This is larger than ${sizeInWords(LARGEST_FILE)}.`);
+  if (bytes.length > LARGEST_TEMPLATES)
+    throw new NoTemplate(`${file}:1:1: This is larger than ${sizeInWords(LARGEST_TEMPLATES)}.`);
 }
 
 /** What is said of a file, without the file. */

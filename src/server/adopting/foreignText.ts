@@ -1,6 +1,5 @@
 import { createHash } from 'node:crypto';
 import path from 'node:path';
-import { parse } from 'yaml';
 import type { ForeignTemplate } from '../../core/adopting/adopt';
 import { pictureInWords, picturesOf, withKeptPictures } from '../../core/adopting/foreignPictures';
 import { readForeignHtml } from '../../core/adopting/readForeignHtml';
@@ -18,6 +17,7 @@ import { normalised, splitFront } from '../../core/template/front/splitFront';
 import type { Template } from '../../core/template/template';
 import { readPassage, readTemplate, type Reading } from '../../core/template/text/readTemplate';
 import { keptPictures, withoutDataPictures, type ContentOf, type PictureKeeper } from './alongPictures';
+import { headLoosely } from './headLoosely';
 import { NoTemplate } from './noTemplate';
 
 /** A text of more characters is no letter, nor one with more placeholders. */
@@ -48,11 +48,13 @@ export async function readText(file: string, bytes: Buffer, along: Along): Promi
     /\.html?$/i.test(file)
   ) {
     const own = textFormOfPage(text);
-    if (own !== undefined) return ownOrNone(file, readTemplate(own, file), withPagePictures(text, along));
+    if (own !== undefined) {
+      checkLength(file, own);
+      return ownOrNone(file, readTemplate(own, file), withPagePictures(text, along));
+    }
     return { file, foreign: await readHtml(file, text, along) };
   }
-  if (text.length > LARGEST_TEXT)
-    throw new NoTemplate(`${file}:1:1: A text of more than ${sizeInWords(LARGEST_TEXT)} is no letter.`);
+  checkLength(file, text);
   if (isTemplateJson(text)) return ownOrNone(file, readTemplateJson(text, file), along);
   if (text.startsWith('---\n')) return readWithHead(file, text, along);
   return {
@@ -118,7 +120,7 @@ async function readWithHead(file: string, text: string, along: Along): Promise<R
   const isOurs = /^(?:starts from|group):/m.test(text.slice(0, 2_000));
   if (split === 'never closed' || !split.front || isOurs)
     throw new NoTemplate(...reading.problems.map(inWords));
-  const head = headOf(text.slice(split.front.start, split.front.end));
+  const head = headLoosely(text);
   const read = await readMarkdown(file, text.slice(split.body), along);
   const { subject, name, title, ...others } = head;
   const besides = Object.keys(others).map((key) => `“${key}” of its head`);
@@ -141,20 +143,6 @@ async function readOwnPassage(file: string, text: string, along: Along): Promise
   return { file, passage: { name: value.name, document: placed } };
 }
 
-function headOf(yaml: string): Record<string, unknown> {
-  try {
-    // A placeholder at the beginning of a value is none of YAML's.
-    const quoted = yaml.replace(
-      /^(\s*[\w -]+:\s*)([[{%*@].*)$/gm,
-      (_, key: string, value: string) => key + JSON.stringify(value),
-    );
-    const read: unknown = parse(quoted, { maxAliasCount: 0 });
-    return typeof read === 'object' && read !== null ? (read as Record<string, unknown>) : {};
-  } catch {
-    return {};
-  }
-}
-
 async function readMarkdown(file: string, text: string, along: Along): Promise<ForeignTemplate> {
   const [first = '', ...lines] = text.split('\n');
   const said = /^subject:\s*(.*)$/i.exec(first)?.[1];
@@ -175,8 +163,7 @@ export function readPlain(file: string, text: string): ForeignTemplate {
 
 export async function readHtml(file: string, page: string, along: Along): Promise<ForeignTemplate> {
   const { html, contentOf } = withoutDataPictures(page);
-  if (html.length > LARGEST_TEXT)
-    throw new NoTemplate(`${file}:1:1: A page of more than ${sizeInWords(LARGEST_TEXT)} is no letter.`);
+  checkLength(file, html, 'page');
   checkMarks(file, html);
   const first = readForeignHtml(html);
   const kept = await keptPictures(
@@ -192,6 +179,11 @@ export async function readHtml(file: string, page: string, along: Along): Promis
     document,
     besides: pictures.map(pictureInWords),
   };
+}
+
+function checkLength(file: string, text: string, what = 'text'): void {
+  if (text.length > LARGEST_TEXT)
+    throw new NoTemplate(`${file}:1:1: A ${what} of more than ${sizeInWords(LARGEST_TEXT)} is no letter.`);
 }
 
 function checkMarks(file: string, text: string): void {

@@ -2,8 +2,7 @@ import { createHash } from 'node:crypto';
 import type { ReadTemplate, ReadTemplates } from '../../core/contract/bringTemplates';
 import { printMarkdown } from '../../core/template/text/printMarkdown';
 import { printTemplate } from '../../core/template/text/printTemplate';
-import { foreignNames } from '../../data/repositories/templates/foreignNames';
-import { picturesOfBusiness } from '../../data/repositories/files/pictures';
+import { picturesThere } from '../../data/repositories/files/pictures';
 import { connection } from '../connection';
 import { bringPicture } from '../files/bringPicture';
 import { forMember } from '../forMember';
@@ -55,16 +54,11 @@ function keeperFor(member: CurrentMember): PictureKeeper {
     here: async (sha256) => {
       const here = await picturesHere(member, sha256);
       // Their own width is known where they stand.
-      return new Map([...here.keys()].map((one) => [one, { sha256: one, width: Infinity }]));
+      return new Map(here.map((one) => [one, { sha256: one, width: Infinity }]));
     },
   };
 }
 
 const picturesHere = forMember(({ business_id }: CurrentMember, sha256: readonly string[]) =>
-  picturesOfBusiness(connection(), business_id, sha256),
-);
-
-/** What foreign names were said to mean, as they are kept. */
-export const meantNames = forMember(({ business_id }: CurrentMember) =>
-  foreignNames(connection(), business_id),
+  picturesThere(connection(), business_id, sha256),
 );

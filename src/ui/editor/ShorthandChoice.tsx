@@ -1,14 +1,20 @@
 'use client';
 
-import { useId, useState } from 'react';
-import type { Shorthand } from '../../core/template/template';
+import { useId, useMemo, useState } from 'react';
+import { beginning } from '../../core/describe/pencilTokens';
+import type { CompileContext } from '../../core/fill/compile/newScope';
+import { labelsOf } from '../../core/fill/describe/labels';
+import type { StartingKind } from '../../core/records/recordKind';
+import type { Passage, Shorthand } from '../../core/template/template';
 import { hasWords, searchable, wordsWanted } from '../../core/searching/finder';
 import { AtCursor, ListField, type CursorPlace } from './AtCursor';
 
 interface Props {
   all: readonly Shorthand[];
-  /** its first words */
-  begins: (shorthand: Shorthand) => string;
+  /** what its words are said by */
+  startsFrom: StartingKind;
+  context: CompileContext;
+  passages: readonly Passage[];
   /** where the cursor is in the window */
   at: CursorPlace;
   onChoose: (shorthand: Shorthand) => void;
@@ -16,14 +22,32 @@ interface Props {
 }
 
 /** All that is typed short, at the cursor: found by its characters, its words and its group, and put in. */
-export default function ShorthandChoice({ all, begins, at, onChoose, onClose }: Props) {
+export default function ShorthandChoice({
+  all,
+  startsFrom,
+  context,
+  passages,
+  at,
+  onChoose,
+  onClose,
+}: Props) {
   const [wanted, setWanted] = useState('');
   const [marked, setMarked] = useState(0);
   const id = useId();
-  const words = wordsWanted(wanted);
-  const shown = all.filter((one) =>
-    hasWords(searchable(`${one.name} ${begins(one)} ${one.group ?? ''}`), words),
+  /** each with its first words, made ready once for all keys */
+  const ready = useMemo(
+    () =>
+      all.map((shorthand) => {
+        const { name, group = '', document } = shorthand;
+        const head = { name: '', group: '', startsFrom, subject: [] };
+        const begins = beginning(document, { labels: labelsOf({ head, document }, context), passages });
+        return { shorthand, begins, said: searchable(name, begins, group) };
+      }),
+    [all, startsFrom, context, passages],
   );
+  const words = wordsWanted(wanted);
+  const shown = ready.filter(({ said }) => hasWords(said, words));
+  const chosen = shown[marked]?.shorthand;
   return (
     <AtCursor label="Shorthand" at={at} onClose={onClose}>
       <ListField
@@ -35,13 +59,13 @@ export default function ShorthandChoice({ all, begins, at, onChoose, onClose }: 
         wanted={wanted}
         onWant={setWanted}
         onMark={setMarked}
-        onTake={() => shown[marked] && onChoose(shown[marked])}
+        onTake={() => chosen && onChoose(chosen)}
         onClose={onClose}
       />
       <ul id={`${id}-list`} role="listbox" aria-label="Shorthand">
-        {shown.map((one, i) => (
+        {shown.map(({ shorthand, begins }, i) => (
           <li
-            key={one.key}
+            key={shorthand.key}
             ref={(element) => {
               if (i === marked) element?.scrollIntoView({ block: 'nearest' });
             }}
@@ -49,10 +73,10 @@ export default function ShorthandChoice({ all, begins, at, onChoose, onClose }: 
             role="option"
             aria-selected={i === marked}
             onPointerDown={(event) => event.preventDefault()}
-            onClick={() => onChoose(one)}
+            onClick={() => onChoose(shorthand)}
           >
-            <span>{one.name}</span>
-            <span className="field-list-says">{begins(one)}</span>
+            <span>{shorthand.name}</span>
+            <span className="field-list-says">{begins}</span>
           </li>
         ))}
       </ul>

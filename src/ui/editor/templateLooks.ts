@@ -3,7 +3,7 @@ import type { Node as PageNode } from '@tiptap/pm/model';
 import type { Atom, Line, PassageUse } from '../../core/document/templateDocument';
 import { printLine } from '../../core/template/text/printLine';
 import { printTag } from '../../core/template/tags/printTag';
-import { readTag } from '../../core/template/tags/readTag';
+import { readWholeTag } from '../../core/template/tags/readWholeTag';
 import { pictureAddress } from '../document/pictureAddress';
 import { tagLook, type Pencil } from '../document/tagLook';
 
@@ -43,13 +43,7 @@ export function tagNode(name: string, pencil: PagePencil): Partial<NodeConfig> {
 
 /** The tag that a piece of a page says it is; undefined where that cannot be read. */
 export function readTagOf(element: HTMLElement) {
-  const written = element.dataset.tag ?? '';
-  if (!written.startsWith('{{') || !written.endsWith('}}')) return undefined;
-  try {
-    return readTag(written.slice(2, -2));
-  } catch {
-    return undefined;
-  }
+  return readWholeTag(element.dataset.tag ?? '');
 }
 
 /** A comment: for whoever writes templates. */

@@ -3,8 +3,6 @@
 import { useRouter } from 'next/navigation';
 import { createPortal } from 'react-dom';
 import type { LetterForTemplate } from '../../core/contract/fromLetter';
-import { beginning } from '../../core/describe/pencilTokens';
-import { labelsOf } from '../../core/fill/describe/labels';
 import { templateWords } from '../../core/recognise/templateWords';
 import type { Shorthand } from '../../core/template/template';
 import type { CursorPlace } from '../editor/AtCursor';
@@ -23,18 +21,16 @@ interface Props {
   whyNot: string | undefined;
 }
 
+const NONE: readonly Shorthand[] = [];
+
 /** What can be done with the words of a letter beside sending them: shorthand is listed at the cursor; a template is made of it. */
 export default function UnderLetter({ store, editor, at, onAt, whyNot }: Props) {
   const { facts, context } = store.desk;
   const router = useRouter();
-  const all = facts.shorthand ?? [];
+  const all = facts.shorthand ?? NONE;
   const close = () => {
     onAt(undefined);
     editor.focus();
-  };
-  const begins = ({ document }: Shorthand) => {
-    const head = { name: '', group: '', startsFrom: store.start.kind, subject: [] };
-    return beginning(document, { labels: labelsOf({ head, document }, context), passages: facts.passages });
   };
   return (
     <>
@@ -70,7 +66,9 @@ export default function UnderLetter({ store, editor, at, onAt, whyNot }: Props) 
         createPortal(
           <ShorthandChoice
             all={all}
-            begins={begins}
+            startsFrom={store.start.kind}
+            context={context}
+            passages={facts.passages}
             at={at}
             onChoose={(shorthand) => {
               onAt(undefined);

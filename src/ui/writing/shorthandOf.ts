@@ -45,7 +45,7 @@ function answerOwn(store: LetterStore, name: string, typed: string): string | un
   const now = store.now();
   if (!now) return undefined;
   const { template, situation } = now.filled;
-  const language = template.head.language ?? languageOf(template, situation.book);
+  const language = languageOf(template, situation.book);
   const said: [id: string, words: string][] = [];
   for (const id of store.holes()) {
     const own = ownBlank(id);

@@ -1,5 +1,5 @@
 import type { Metadata } from 'next';
-import { meantNames } from '../../../server/adopting/readTemplates';
+import { meantNames } from '../../../server/adopting/meantNames';
 import { templatesByGroup } from '../../../server/templates/templatesByGroup';
 import { wordsFacts } from '../../../server/templates/wordsContext';
 import { BringTemplates } from '../../../ui/templates/bringIn/BringTemplates';

@@ -21,15 +21,26 @@ export async function picturesOfBusiness(
   return new Map(found.map(({ sha256, ...picture }) => [sha256, picture]));
 }
 
+/** Which pictures of some a business has, by their SHA-256. */
+export async function picturesThere(
+  { sequelize }: Database,
+  business_id: string,
+  sources: readonly string[],
+): Promise<string[]> {
+  if (!sources.length) return [];
+  const found = await sequelize.query<{ sha256: string }>(
+    `select sha256 from file
+     where business_id = $business_id and sha256 = any($sources) and media_type like 'image/%'`,
+    { bind: { business_id, sources }, type: QueryTypes.SELECT },
+  );
+  return found.map(({ sha256 }) => sha256);
+}
+
 /** Whether a business has a picture, by its SHA-256. */
 export async function isPictureHere(
-  { sequelize }: Database,
+  database: Database,
   business_id: string,
   sha256: string,
 ): Promise<boolean> {
-  const found = await sequelize.query(
-    "select 1 from file where business_id = $business_id and sha256 = $sha256 and media_type like 'image/%'",
-    { bind: { business_id, sha256 }, type: QueryTypes.SELECT },
-  );
-  return found.length > 0;
+  return (await picturesThere(database, business_id, [sha256])).length > 0;
 }

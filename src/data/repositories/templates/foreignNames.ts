@@ -7,7 +7,7 @@ export interface ForeignNameRow {
   meant: string;
 }
 
-/** So many are kept, those that were said last. */
+/** So many are read, those that were said last. */
 const MOST = 3000;
 
 /** What foreign names were said to mean. */

@@ -47,7 +47,7 @@ export function BringTemplates({ facts, groups, words, remembered }: Props) {
   const router = useRouter();
   const titles = useMemo(() => ({ booking: words.booking }), [words]);
 
-  const { context, naming } = useMemo(() => {
+  const context = useMemo(() => {
     // In a text of ours they are called by their names.
     const passages = [
       ...facts.passages,
@@ -57,24 +57,19 @@ export function BringTemplates({ facts, groups, words, remembered }: Props) {
         document: { type: 'doc' as const, content: [] },
       })),
     ];
-    return {
-      context: { schema: schemaOf({ business: facts.business }), passages: readPassages(passages, 'name') },
-      naming: facts,
-    };
+    return { schema: schemaOf({ business: facts.business }), passages: readPassages(passages, 'name') };
   }, [facts, read]);
   const known = useMemo(() => {
     const meant = new Map<string, Meant>();
     for (const one of remembered) {
-      const read = readMeant(one.meant);
-      if (read) meant.set(one.name, read);
+      const means = readMeant(one.meant);
+      if (means) meant.set(one.name, means);
     }
     return meant;
   }, [remembered]);
   const meant = useMemo(() => {
     const all = new Map(known);
-    for (const [key, one] of said)
-      if (one === undefined) all.set(key, 'gap');
-      else all.set(key, one);
+    for (const [key, one] of said) all.set(key, one ?? 'gap');
     return all;
   }, [known, said]);
   const coming = useMemo(() => comingOf(read?.templates ?? [], context, meant), [read, context, meant]);
@@ -95,7 +90,7 @@ export function BringTemplates({ facts, groups, words, remembered }: Props) {
   const keyOf = (name: string) => byName.get(name.toLowerCase());
   const { there, isWhole } = useThere(
     coming.flatMap(({ template }) => keyOf(template.head.name) ?? []),
-    naming,
+    facts,
   );
   const thereAs = (name: string) => there.get(keyOf(name) ?? '');
   const stands = (one: Coming) => {
@@ -110,7 +105,7 @@ export function BringTemplates({ facts, groups, words, remembered }: Props) {
   function mean(key: string, one: Meant | undefined) {
     setSaid((before) => new Map(before).set(key, one));
     // It is remembered whether anything comes in or not; what is not remembered goes along with what does.
-    if (one !== undefined) void askServer('/api/templates/brought', remember([[key, one]]));
+    if (one !== undefined) void askServer('/api/templates/foreign', { names: meantOf([[key, one]]) }, 'PUT');
   }
 
   async function bringIn() {
@@ -118,7 +113,7 @@ export function BringTemplates({ facts, groups, words, remembered }: Props) {
     setBusy(true);
     setProblems([]);
     const answer = await askServer<BroughtAnswer | Refusal>('/api/templates/brought', {
-      ...remember([...said]),
+      names: meantOf([...said]),
       templates: toBring(coming, wayOf, thereAs, new Set(byName.keys()), group),
       passages: (read?.passages ?? []).map(({ name, text }) => ({ name, text })),
     });
@@ -264,10 +259,9 @@ export function BringTemplates({ facts, groups, words, remembered }: Props) {
   );
 }
 
-/** What is asked for where names are remembered. */
-function remember(said: readonly (readonly [name: string, meant: Meant | undefined])[]) {
-  const names = said.flatMap(([name, one]) => (one === undefined ? [] : [{ name, meant: printMeant(one) }]));
-  return { templates: [], passages: [], names };
+/** What names were said to mean, as it is kept. */
+function meantOf(said: readonly (readonly [name: string, meant: Meant | undefined])[]) {
+  return said.flatMap(([name, one]) => (one === undefined ? [] : [{ name, meant: printMeant(one) }]));
 }
 
 function reading({ name, share }: { name: string; share: number }): string {

@@ -1,15 +1,11 @@
 'use client';
 
 import { useEffect, useRef, useState } from 'react';
-import type { ReadTemplates } from '../../../core/contract/bringTemplates';
-import { MOST_BROUGHT } from '../../../core/contract/bringTemplates';
+import { MOST_BROUGHT, type ReadTemplates } from '../../../core/contract/bringTemplates';
 import type { Refusal } from '../../../core/contract/refusal';
-import { sizeInWords } from '../../../core/describe/sizeInWords';
+import { LARGEST_TEMPLATES, tooLargeTemplates } from '../../../core/files/limits';
 import { sendBytes } from '../../files/sendBytes';
 import { signInAgain } from '../../writing/useWriting';
-
-/** A file of more bytes is not sent to be read. */
-const LARGEST = 50_000_000;
 
 export interface ReadingFiles {
   /** what was read so far; absent: nothing yet */
@@ -34,10 +30,8 @@ export function useReadFiles(): ReadingFiles {
   async function readOne(file: File, { signal }: AbortController) {
     if (signal.aborted) return;
     const says = (line: string) => setTrouble((before) => [...before, line]);
-    if (file.size > LARGEST)
-      return says(
-        `${file.name}: This has ${sizeInWords(file.size)}; a file of at most ${sizeInWords(LARGEST)} is read.`,
-      );
+    // A larger one is not even sent.
+    if (file.size > LARGEST_TEMPLATES) return says(`${file.name}: ${tooLargeTemplates(file.size)}`);
     setReading({ name: file.name, share: 0 });
     const answer = await sendBytes<ReadTemplates | Refusal>(
       `/api/templates/foreign?name=${encodeURIComponent(file.name)}`,

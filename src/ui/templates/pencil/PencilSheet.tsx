@@ -4,14 +4,13 @@ import { useCallback, useEffect, useMemo, useRef, useState, type ReactNode } fro
 import { createPortal } from 'react-dom';
 import type { Line } from '../../../core/document/templateDocument';
 import type { WordsFacts } from '../../../core/contract/templateWords';
-import { beginning } from '../../../core/describe/pencilTokens';
 import { FieldDesk } from '../../../core/fields/fieldDesk';
 import type { CompileContext } from '../../../core/fill/compile/newScope';
 import { labelsOf, type Labels } from '../../../core/fill/describe/labels';
 import { bookingWords } from '../../../core/records/bookingWords';
 import { shorthandByName } from '../../../core/shorthand/shorthandBefore';
 import type { StartingKind } from '../../../core/records/recordKind';
-import type { TemplateHead } from '../../../core/template/template';
+import type { Shorthand, TemplateHead } from '../../../core/template/template';
 import { WritingDesk } from '../../../core/writing/writingDesk';
 import { TemplateEditor, type Selected, type TemplatePage } from '../../editor/templateEditor';
 import type { CursorPlace } from '../../editor/AtCursor';
@@ -63,6 +62,8 @@ const NOTE_CONTROLS = ['input', 'select', 'textarea', 'button', 'a']
 
 /** What was written is handed over after so many milliseconds. */
 const PAUSE = 150;
+
+const NO_SHORTHAND: readonly Shorthand[] = [];
 
 const NONE: Selected = { chosen: undefined, hasWords: false, inTable: false };
 
@@ -206,10 +207,10 @@ export function PencilSheet(props: Props) {
         shortAt &&
         createPortal(
           <ShorthandChoice
-            all={facts.shorthand ?? []}
-            begins={({ document }) =>
-              beginning(document, { labels: labelsOf({ head, document }, context), passages: facts.passages })
-            }
+            all={facts.shorthand ?? NO_SHORTHAND}
+            startsFrom={head.startsFrom}
+            context={context}
+            passages={facts.passages}
             at={shortAt}
             onChoose={(shorthand) => {
               setShortAt(undefined);

@@ -1,18 +1,12 @@
-import { Readable } from 'node:stream';
 import { templateFiles } from '../../../../server/templates/templateFiles';
 import { asMember } from '../../asMember';
+import { streamed } from '../../streamed';
 import { templateForm } from '../templateForm';
 
 /** All templates that the member may see, as a zip: ?as=text, json or page. */
 export async function GET(request: Request): Promise<Response> {
   return asMember(request, async (member) => {
     const { name, content } = await templateFiles(member, templateForm(request));
-    return new Response(Readable.toWeb(content) as ReadableStream, {
-      headers: {
-        'content-type': 'application/zip',
-        'content-disposition': `attachment; filename="${name}"`,
-        'x-content-type-options': 'nosniff',
-      },
-    });
+    return streamed(content, name, 'application/zip');
   });
 }

@@ -1,7 +1,7 @@
-import { Readable } from 'node:stream';
 import { lettersOut } from '../../../../../server/letters/lettersOut';
 import { keyFrom } from '../../../../keyFrom';
 import { asMember } from '../../../asMember';
+import { streamed } from '../../../streamed';
 
 type Context = { params: Promise<{ key: string }> };
 
@@ -14,12 +14,6 @@ export async function GET(request: Request, { params }: Context): Promise<Respon
     const key = keyFrom((await params).key);
     const letters = await lettersOut(member, key, form);
     if (!letters) return Response.json({ error: 'There is no such client.' }, { status: 404 });
-    return new Response(Readable.toWeb(letters) as ReadableStream, {
-      headers: {
-        'content-type': TYPES[form],
-        'content-disposition': `attachment; filename="letters-${key.replace(/[^a-z0-9-]/gi, '')}.${form}"`,
-        'x-content-type-options': 'nosniff',
-      },
-    });
+    return streamed(letters, `letters-${key.replace(/[^a-z0-9-]/gi, '')}.${form}`, TYPES[form]);
   });
 }
