@@ -84,6 +84,22 @@ test('without a connection the pages that were seen last are there, with what th
   await page.goto('/post', { waitUntil: 'commit' });
   await expect(page.getByRole('heading', { name: 'There is no connection' })).toBeVisible();
   await expect(page).toHaveTitle('No connection · Fair Quill');
+  await expectAccessible(page);
+  await page.getByRole('link', { name: 'Today', exact: true }).click();
+  // What is kept is found by words, letters by whom they are to and by their template.
+  await page.getByRole('button', { name: 'Go to …' }).click();
+  const palette = page.getByRole('dialog', { name: 'Go to or begin' });
+  const written = palette.getByRole('option', { name: /^Write to .+: .+/ });
+  await palette.getByRole('combobox').fill('write to');
+  await expect(palette.getByRole('status')).toHaveText(
+    'There is no connection: these are kept on this device.',
+  );
+  const name = (await written.first().innerText()).trim();
+  await palette.getByRole('combobox').fill(`write ${name.replace(/^Write to (.+): (.+)$/, '$2 $1')}`);
+  await expect(written).toHaveText([name]);
+  await written.click();
+  await expect(noConnection(page)).toBeVisible();
+  await expect(await editable(page)).toBeVisible();
   await page.goto('/today');
   await context.setOffline(false);
   await expect(page.getByRole('status').filter({ hasText: 'There is a connection again.' })).toBeVisible();

@@ -13,6 +13,8 @@ const SEEN = 'fair-quill-seen';
 const KEEPING = '/kept-for';
 /** When a page was kept: milliseconds. */
 const KEPT_AT = 'x-kept-at';
+/** What a page that was kept is called, as it stands in its title. */
+const KEPT_NAME = 'x-kept-name';
 /** Where letters are written. */
 const LETTERS = '/write';
 
@@ -30,6 +32,8 @@ const PATIENCE = 5_000;
 /** Pages of which nothing is shown keep so long: milliseconds. */
 const FRESH = 60_000;
 const MOST_PAGES = 200;
+/** So many of the pages that are kept are named where another one was asked for. */
+const MOST_NAMED = 24;
 const UNREACHED = new Set([502, 503, 504]);
 
 self.addEventListener('install', (event) => {
@@ -87,7 +91,7 @@ async function page(request, url) {
     if (answer && !UNREACHED.has(answer.status)) return answer;
     return (await keptPage(url)) ?? (await asked);
   } catch {
-    return (await keptPage(url)) ?? (await caches.match(OFFLINE, { cacheName: OWN })) ?? Response.error();
+    return (await keptPage(url)) ?? (await offlinePage()) ?? Response.error();
   }
 }
 
@@ -106,6 +110,34 @@ async function keptPage(url) {
   // What it shows at first is another template's: it is not shown.
   const html = (await other.text()).replace('<html ', '<html data-kept-for-other="" ');
   return new Response(html, { headers: other.headers });
+}
+
+/** Our own page, with the pages that are kept, the last one first. */
+async function offlinePage() {
+  const own = await caches.match(OFFLINE, { cacheName: OWN });
+  if (!own || !(await caches.has(SEEN))) return own;
+  const cache = await caches.open(SEEN);
+  const days = (await keepingOf(cache))?.days ?? 0;
+  const kept = [];
+  for (const key of await cache.keys()) {
+    const { headers } = await cache.match(key);
+    const at = Number(headers.get(KEPT_AT));
+    const name = headers.get(KEPT_NAME);
+    if (name && Date.now() - at <= days * DAY) kept.push({ at, name, url: new URL(key.url) });
+  }
+  if (kept.length === 0) return own;
+  const links = kept
+    .sort((a, b) => b.at - a.at)
+    .slice(0, MOST_NAMED)
+    .map(
+      ({ name, url: { pathname, search } }) =>
+        `<li><a href="${(pathname + search).replaceAll('&', '&amp;').replaceAll('"', '%22')}">${decodeURIComponent(name)}</a></li>`,
+    );
+  const list = `<h2>Kept on this device</h2><ul>${links.join('')}</ul>`;
+  const { headers } = own;
+  return new Response((await own.text()).replace('<!-- what is kept -->', () => list), {
+    headers: { 'content-type': headers.get('content-type') },
+  });
 }
 
 /** Where a page is kept. What else the address of a letter says is read from it by the page itself. */
@@ -150,6 +182,8 @@ async function keepPage(cache, path, owner, fresh) {
   // Somebody else may have signed in meanwhile.
   if (!html.includes(`data-owner="${owner}"`) || (await keepingOf(cache))?.owner !== owner) return;
   const headers = keptNow(answer);
+  const name = /<title>([^<]+?)(?: · Fair Quill)?<\/title>/.exec(html)?.[1];
+  if (name) headers.set(KEPT_NAME, encodeURIComponent(name));
   // The page tells of when it is.
   const shown = html.replace('<html ', `<html data-kept-at="${headers.get(KEPT_AT)}" `);
   await cache.put(place, new Response(shown, { headers }));

@@ -80,9 +80,10 @@ export interface FirstLetter {
   addressing: Addressing;
   along: readonly Along[];
   recipients: RecordName[];
-  /** whom one writes to, and from what */
+  /** whom one writes to, from what, and from which template */
   name: string;
   from: string;
+  template: string;
   lastSaid?: string;
 }
 

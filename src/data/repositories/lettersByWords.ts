@@ -40,6 +40,7 @@ export async function foundNarrowed(
 ): Promise<{ ids: string[]; all: boolean }> {
   const [conditions, narrowedBy] = narrowed(narrowing, now);
   const [found] = await sequelize.query<{ ids: string[]; looked: number }>(
+    // A question for each letter: joined, the words of all letters may be read first, whatever is left of them.
     `with sought as materialized (select words_sought($wanted::jsonb) as each_word),
      lately as materialized (
        select message.id, message.at, message.sequence from message
@@ -47,8 +48,8 @@ export async function foundNarrowed(
        order by message.at desc, message.sequence desc limit ${MOST_LOOKED_THROUGH})
      select (select count(*)::int from lately) as looked, array(
        select lately.id from sought, lately
-         join letter_words on letter_words.business_id = $business_id and letter_words.message_id = lately.id
-       where letter_words.words @@ all (sought.each_word)
+       where (select letter_words.words @@ all (sought.each_word) from letter_words
+         where letter_words.business_id = $business_id and letter_words.message_id = lately.id)
        order by lately.at desc, lately.sequence desc limit ${Math.floor(most)}) as ids`,
     { bind: { business_id, wanted: JSON.stringify(wanted), ...narrowedBy }, type: QueryTypes.SELECT },
   );

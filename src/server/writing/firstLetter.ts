@@ -52,6 +52,7 @@ export const firstLetter = forMember(
         recipients: situation.recipients.map(({ record }) => nameRecipient(record)),
         name: situation.client?.record.name ?? situation.client?.record.email ?? 'somebody',
         from: nameStart(situation),
+        template: template.head.name,
         ...(rest.lastSaid === undefined ? {} : { lastSaid: rest.lastSaid }),
       },
     };

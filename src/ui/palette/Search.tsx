@@ -4,6 +4,12 @@ import { useRouter } from 'next/navigation';
 import { useCallback, useEffect, useId, useState, type KeyboardEvent } from 'react';
 import { useFound, type Found } from './useFound';
 
+/** What is said without a connection. */
+const WITHOUT: Partial<Record<string, string>> = {
+  kept: 'There is no connection: these are kept on this device.',
+  offline: 'There is no connection: only places are found.',
+};
+
 /** What is typed, and what is found by it. */
 export default function Search({ onDone }: { onDone: () => void }) {
   const router = useRouter();
@@ -75,11 +81,7 @@ export default function Search({ onDone }: { onDone: () => void }) {
         ))}
       </ul>
       <p className="count" role="status">
-        {state === 'offline'
-          ? 'There is no connection: only places are found.'
-          : found.length === 0 && state === 'known'
-            ? 'Nothing is found by these words.'
-            : ''}
+        {found.length === 0 && state === 'known' ? 'Nothing is found by these words.' : WITHOUT[state]}
       </p>
     </>
   );

@@ -3,6 +3,7 @@
 import { useEffect, useState } from 'react';
 import type { PaletteAnswer } from '../../core/contract/palette';
 import { hasWords, searchable, wordsWanted } from '../../core/searching/finder';
+import { keptPages } from '../device/keptPages';
 import { recordPath } from '../records/recordPath';
 import { askServer } from '../writing/askServer';
 import { writePath } from '../../core/writing/writePath';
@@ -33,18 +34,34 @@ function lettersIn({ letters }: PaletteAnswer): Found[] {
   }));
 }
 
-/** What is found by what is typed: letters and records that the server knows, then places. `offline`: only places are known. */
-export function useFound(typed: string): { found: Found[]; state: 'looking' | 'offline' | 'known' } {
+async function ask(find: string): Promise<{ answer: PaletteAnswer } | { kept: Found[] }> {
+  const got = await askServer<Partial<PaletteAnswer>>(`/api/palette?find=${encodeURIComponent(find)}`);
+  const { letters, records } = 'offline' in got ? {} : got.body;
+  return letters && records ? { answer: { letters, records } } : { kept: await keptBy(find) };
+}
+
+/** More than these of what is kept are not shown. */
+const MOST_KEPT = 12;
+
+/** What is kept on this device and has all of the words, but those that say what to do with it. */
+async function keptBy(find: string): Promise<Found[]> {
+  const words = wordsWanted(find).filter((word) => word !== 'write' && word !== 'to');
+  return (await keptPages()).filter(({ name }) => hasWords(searchable(name), words)).slice(0, MOST_KEPT);
+}
+
+/**
+ * What is found by what is typed: letters and records that the server knows, then places. Without a connection what is kept on this
+ * device (`kept`), or else places (`offline`).
+ */
+export function useFound(typed: string): { found: Found[]; state: 'looking' | 'kept' | 'offline' | 'known' } {
   const find = typed.trim();
-  const [told, setTold] = useState<{ find: string; answer?: PaletteAnswer }>();
+  const [told, setTold] = useState<{ find: string; answer?: PaletteAnswer; kept?: Found[] }>();
   useEffect(() => {
     if (!find) return;
     let left = false;
     const timer = setTimeout(() => {
-      void askServer<Partial<PaletteAnswer>>(`/api/palette?find=${encodeURIComponent(find)}`).then((got) => {
-        if (left) return;
-        const { letters, records } = 'offline' in got ? {} : got.body;
-        setTold({ find, ...(letters && records ? { answer: { letters, records } } : {}) });
+      void ask(find).then((got) => {
+        if (!left) setTold({ find, ...got });
       });
     }, PAUSE);
     return () => {
@@ -56,8 +73,9 @@ export function useFound(typed: string): { found: Found[]; state: 'looking' | 'o
   if (!find) return { found: doings, state: 'known' };
   // What was found by the words before stands until the next is known.
   const answer = told?.answer;
-  const state = told?.find !== find ? 'looking' : answer ? 'known' : 'offline';
-  if (!answer) return { found: doings, state };
+  const kept = told?.kept?.length ? told.kept : undefined;
+  const state = told?.find !== find ? 'looking' : answer ? 'known' : kept ? 'kept' : 'offline';
+  if (!answer) return { found: kept ?? doings, state };
   const records = answer.records.map(({ kind, key, name, note }) => ({
     path: recordPath({ kind, key }),
     name,

@@ -1,8 +1,8 @@
 import type { CameAs } from '../../core/contract/letters';
 import { Icon } from '../shell/Icon';
-import type { Sign } from '../shell/signs';
+import { LETTER_SIGNS } from './letterSigns';
 
-const LOOK: Readonly<Record<string, { look: string; icon: Sign }>> = {
+const LOOK: Readonly<Record<string, { look: string; icon: keyof typeof LETTER_SIGNS }>> = {
   held: { look: 'needs-you', icon: 'pause' },
   later: { look: 'waiting', icon: 'clock' },
   going: { look: 'waiting', icon: 'hourglass-split' },
@@ -26,7 +26,7 @@ export function LetterState({ status, came_as = null }: { status: string; came_a
   const { look, icon } = LOOK[status] ?? { look: 'waiting', icon: 'dot' as const };
   return (
     <span className={`letter-state ${look}`}>
-      <Icon name={icon} /> {stateInWords({ status, came_as })}
+      <Icon sign={LETTER_SIGNS[icon]} /> {stateInWords({ status, came_as })}
     </span>
   );
 }

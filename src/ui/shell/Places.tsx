@@ -3,21 +3,22 @@
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
 import { Icon } from './Icon';
+import { SIGNS } from './signs';
 
 /** The places that are there so far. */
 const PLACES = [
-  { path: '/today', name: 'Today', icon: 'sun' },
-  { path: '/clients', name: 'Clients', icon: 'person' },
-  { path: '/work', name: 'Work', icon: 'briefcase' },
-  { path: '/templates', name: 'Templates', icon: 'file-earmark-text' },
-  { path: '/post', name: 'Post', icon: 'envelope' },
+  { path: '/today', name: 'Today', sign: SIGNS.sun },
+  { path: '/clients', name: 'Clients', sign: SIGNS.person },
+  { path: '/work', name: 'Work', sign: SIGNS.briefcase },
+  { path: '/templates', name: 'Templates', sign: SIGNS['file-earmark-text'] },
+  { path: '/post', name: 'Post', sign: SIGNS.envelope },
 ] as const;
 
 export function Places() {
   const here = usePathname();
   return (
     <nav aria-label="Places">
-      {PLACES.map(({ path, name, icon }) => (
+      {PLACES.map(({ path, name, sign }) => (
         <Link
           key={path}
           href={path}
@@ -26,7 +27,7 @@ export function Places() {
           className="place"
           aria-current={here.startsWith(path) ? 'page' : undefined}
         >
-          <Icon name={icon} />
+          <Icon sign={sign} />
           {name}
         </Link>
       ))}

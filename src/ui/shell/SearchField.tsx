@@ -1,5 +1,5 @@
 import { useId } from 'react';
-import Form from 'react-bootstrap/Form';
+import FormControl from 'react-bootstrap/FormControl';
 
 interface Props {
   /** says what can be found, in the field */
@@ -15,10 +15,10 @@ export function SearchField({ label, value, onChange, onEnter }: Props) {
   const id = useId();
   return (
     <div className="index-search">
-      <Form.Label htmlFor={id} visuallyHidden>
+      <label htmlFor={id} className="visually-hidden">
         {label}
-      </Form.Label>
-      <Form.Control
+      </label>
+      <FormControl
         id={id}
         type="search"
         placeholder={label}

@@ -2,6 +2,7 @@
 
 import Link from 'next/link';
 import { Icon } from '../shell/Icon';
+import { SIGNS } from '../shell/signs';
 import { useEffect, useState } from 'react';
 import { people } from '../../core/writing/alternatives';
 import { nameRecipient } from '../../core/describe/nameRecord';
@@ -68,7 +69,7 @@ export function LetterHead({
             window.history.back();
           }}
         >
-          <Icon name="chevron-left" />
+          <Icon sign={SIGNS['chevron-left']} />
           {back.name}
         </Link>
         <button type="button" className="btn btn-link back-to-list" onClick={onBack}>

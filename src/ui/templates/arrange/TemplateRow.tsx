@@ -4,6 +4,7 @@ import { useSortable } from '@dnd-kit/sortable';
 import type { ListedEntry } from '../../../core/contract/list';
 import { withArticle } from '../../../core/fill/formats/article';
 import { Icon } from '../../shell/Icon';
+import { SIGNS } from '../../shell/signs';
 
 interface Props {
   template: ListedEntry;
@@ -39,7 +40,7 @@ export function TemplateRow({ template: { key, name, startsFrom }, chosen, along
         {...listeners}
         aria-label={`Move ${name}`}
       >
-        <Icon name="grip-vertical" />
+        <Icon sign={SIGNS['grip-vertical']} />
       </button>
     </li>
   );
