@@ -7,7 +7,7 @@ const OFFLINE = '/offline.html';
 /** What the application is built of. Its names tell its contents, so that it is never out of date. */
 const BUILT = 'fair-quill-built';
 const PARTS = '/_next/static/built.json';
-/** Pages with what they show; ui/device/keptPages.ts throws them away. */
+/** Pages with what they show; ui/device/keptPages.ts throws them away, ui/device/whatIsKept.ts names them. */
 const SEEN = 'fair-quill-seen';
 /** Where it stands whose they are, and for how many days they are kept. */
 const KEEPING = '/kept-for';
@@ -135,9 +135,12 @@ async function offlinePage() {
     );
   const list = `<h2>Kept on this device</h2><ul>${links.join('')}</ul>`;
   const { headers } = own;
-  return new Response((await own.text()).replace('<!-- what is kept -->', () => list), {
-    headers: { 'content-type': headers.get('content-type') },
-  });
+  return new Response(
+    (await own.text()).replace('<!-- what is kept -->', () => list),
+    {
+      headers: { 'content-type': headers.get('content-type') },
+    },
+  );
 }
 
 /** Where a page is kept. What else the address of a letter says is read from it by the page itself. */

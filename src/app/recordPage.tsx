@@ -28,8 +28,12 @@ const load = cache(async (kind: StartingPoint['kind'], key: string) =>
   recordPage(await requireMember(), { kind, key }),
 );
 
+/** What a record is called, and whose it is. */
 export async function recordTitle(kind: StartingPoint['kind'], segment: string): Promise<Metadata> {
-  return { title: (await load(kind, keyFrom(segment)))?.view.title ?? 'Nothing found' };
+  const view = (await load(kind, keyFrom(segment)))?.view;
+  if (!view) return { title: 'Nothing found' };
+  const whose = view.client && view.client.name !== view.title ? `, ${view.client.name}` : '';
+  return { title: view.title + whose };
 }
 
 interface RouteProps {

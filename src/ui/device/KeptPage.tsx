@@ -12,6 +12,9 @@ const AGAIN = 15_000;
 /** How many of the pages that Today leads to are kept ahead. */
 const MOST_AHEAD = 24;
 
+/** A letter or a record; no form for a new one, as nothing can be kept from it without a connection. */
+const AHEAD = /^\/(?:write\?|(?:clients|work\/\w+)\/(?!new(?:[/?]|$)))/;
+
 /** Has each page that is seen kept on the device, and tells when what is shown was kept earlier, as there is no connection. */
 export function KeptPage({ owner, days }: Keeping) {
   const path = usePathname();
@@ -78,8 +81,5 @@ function isReached(): Promise<boolean> {
 function leadsTo(): string[] {
   const links = document.querySelectorAll<HTMLAnchorElement>('main a[href]');
   const paths = [...links].map((link) => link.getAttribute('href')!.replace(/#.*$/, ''));
-  return [...new Set(paths.filter((path) => /^\/(?:write\?|clients\/|work\/)/.test(path)))].slice(
-    0,
-    MOST_AHEAD,
-  );
+  return [...new Set(paths.filter((path) => AHEAD.test(path)))].slice(0, MOST_AHEAD);
 }

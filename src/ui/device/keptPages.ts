@@ -1,5 +1,5 @@
 /** Where the service worker keeps the pages that were seen last (public/service-worker.js). */
-const SEEN = 'fair-quill-seen';
+export const SEEN = 'fair-quill-seen';
 
 /** For whom pages are kept on this device, and how long. */
 export interface Keeping {
@@ -17,30 +17,6 @@ export interface Keeping {
 export async function keepPage(path: string, ahead: readonly string[], keeping: Keeping): Promise<void> {
   const { active } = (await navigator.serviceWorker?.ready) ?? {};
   active?.postMessage({ keep: path, ahead, ...keeping });
-}
-
-/** The pages that are kept on this device, the last one first, by what they are called. */
-export async function keptPages(): Promise<{ path: string; name: string }[]> {
-  if (!('caches' in window) || !(await caches.has(SEEN))) return [];
-  const cache = await caches.open(SEEN);
-  const keeping = (await (await cache.match('/kept-for'))?.json()) as Keeping | undefined;
-  const oldest = Date.now() - (keeping?.days ?? 0) * 86_400_000;
-  const pages = [];
-  for (const key of await cache.keys()) {
-    const kept = await cache.match(key);
-    const name = kept?.headers.get('x-kept-name');
-    if (!name) continue;
-    const { pathname, search } = new URL(key.url);
-    const at = Number(kept!.headers.get('x-kept-at'));
-    if (at < oldest) continue;
-    pages.push({ path: pathname + search, name: textOf(decodeURIComponent(name)), at });
-  }
-  return pages.sort((a, b) => b.at - a.at).map(({ path, name }) => ({ path, name }));
-}
-
-/** What a title says: it is kept as it stands in the page. */
-function textOf(title: string): string {
-  return new DOMParser().parseFromString(title, 'text/html').body.textContent;
 }
 
 /** When the page on the screen was kept, in milliseconds; undefined: it has come from the server just now. */

@@ -3,7 +3,7 @@
 import { useEffect, useState } from 'react';
 import type { PaletteAnswer } from '../../core/contract/palette';
 import { hasWords, searchable, wordsWanted } from '../../core/searching/finder';
-import { keptPages } from '../device/keptPages';
+import { whatIsKept } from '../device/whatIsKept';
 import { recordPath } from '../records/recordPath';
 import { askServer } from '../writing/askServer';
 import { writePath } from '../../core/writing/writePath';
@@ -43,10 +43,13 @@ async function ask(find: string): Promise<{ answer: PaletteAnswer } | { kept: Fo
 /** More than these of what is kept are not shown. */
 const MOST_KEPT = 12;
 
-/** What is kept on this device and has all of the words, but those that say what to do with it. */
+/** What is kept on this device and has all of the words: letters alone, where somebody says that they want to write. */
 async function keptBy(find: string): Promise<Found[]> {
-  const words = wordsWanted(find).filter((word) => word !== 'write' && word !== 'to');
-  return (await keptPages()).filter(({ name }) => hasWords(searchable(name), words)).slice(0, MOST_KEPT);
+  const [first, ...others] = wordsWanted(find);
+  const isWriting = first === 'write';
+  const words = isWriting ? others.filter((word) => word !== 'to') : wordsWanted(find);
+  const all = (await whatIsKept()).filter(({ path }) => !isWriting || path.startsWith('/write?'));
+  return all.filter(({ name }) => hasWords(searchable(name), words)).slice(0, MOST_KEPT);
 }
 
 /**

@@ -3,9 +3,7 @@ import Link from 'next/link';
 import type { ReactNode } from 'react';
 import { Palette } from '../palette/Palette';
 import { KeptPage } from '../device/KeptPage';
-import { RemovedNote } from '../records/RemovedNote';
-import { ShelfNotes } from '../sending/ShelfNotes';
-import { Notices } from '../telling/Notices';
+import { AfterPage } from './AfterPage';
 import { Keys } from './Keys';
 import { Places } from './Places';
 import { SignOutButton } from './SignOutButton';
@@ -48,11 +46,9 @@ export function Shell({ member, children }: Props) {
       </header>
       <div className="device-notes">
         <KeptPage owner={owner} days={member.deviceDays} />
-        <ShelfNotes owner={owner} />
-        <Notices owner={owner} />
+        <AfterPage owner={owner} />
       </div>
       <main className="place-area">{children}</main>
-      <RemovedNote />
     </div>
   );
 }
