@@ -168,6 +168,34 @@ test('other pages tell of a letter that waits, and give it; its answer may be lo
   await expect(page.getByText('has been given over')).toHaveCount(0);
 });
 
+test('on a network that leads nowhere a letter waits on the device, and goes although its page was left', async ({
+  page,
+  request,
+}, { project }) => {
+  const client = of(project.name).sent;
+  await signIn(page);
+  await page.goto(statementTo(client));
+  const letter = page.getByRole('article', { name: /^Letter to/ });
+  await editable(page);
+  await typeBehind(page, /nothing is open|still open today/, ' From the valley.');
+  await stetAll(letter);
+  const email = await addressOf(letter);
+  let given = 0;
+  await page.route('**/api/letters', (route) => {
+    // Nothing answers the first time.
+    if (given++ > 0) return route.continue();
+  });
+  await sendButton(letter).click();
+  await expect(letter.getByRole('button', { name: 'Sending …' })).toBeVisible();
+  await expect(letter).toContainText('The letter is kept on this device and goes from here');
+  await page.goto('/today');
+  await expect(
+    page.getByRole('status').filter({ hasText: 'written without a connection, has been given over' }),
+  ).toBeVisible({ timeout: 60_000 });
+  expect(given).toBe(2);
+  expect(await arrived(request, email, SUBJECT, 'From the valley.')).toHaveLength(1);
+});
+
 test('where something has changed meanwhile the letter waits for its writer, and says why', async ({
   page,
   request,

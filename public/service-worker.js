@@ -64,6 +64,8 @@ self.addEventListener('fetch', (event) => {
     return event.respondWith(takeShared(request));
   if (request.method !== 'GET' || url.origin !== self.location.origin) return;
   if (request.mode === 'navigate') event.respondWith(page(request, url));
+  else if (url.searchParams.has('_rsc') && !request.headers.has('next-router-prefetch'))
+    event.respondWith(nextPage(request, url));
   else if (url.pathname.startsWith('/_next/static/')) event.respondWith(part(request));
   else if (request.destination === 'image' && url.pathname.startsWith('/api/pictures/'))
     event.respondWith(picture(request));
@@ -81,18 +83,43 @@ self.addEventListener('notificationclick', (event) => {
   if (typeof path === 'string' && path.startsWith('/post/')) event.waitUntil(self.clients.openWindow(path));
 });
 
+/** The place that the server has just not answered for, to the page before it. */
+let unanswered;
+
 /** A page from the server, or as it was seen last. */
 async function page(request, url) {
+  const kept = unanswered === placeOf(url) && (await keptPage(url));
+  unanswered = undefined;
+  if (kept) return kept;
   const asked = fetch(request);
   asked.catch(() => undefined);
   try {
-    const patience = new Promise((resolve) => setTimeout(resolve, PATIENCE));
-    const answer = await Promise.race([asked, patience]);
+    const answer = await Promise.race([asked, patience()]);
     if (answer && !UNREACHED.has(answer.status)) return answer;
     return (await keptPage(url)) ?? (await asked);
   } catch {
     return (await keptPage(url)) ?? (await offlinePage()) ?? Response.error();
   }
+}
+
+/**
+ * What the page that is shown asks for to become another one. Where the server does not answer and the other one is kept, it is told
+ * that there is no answer: it goes there as a whole, then.
+ */
+async function nextPage(request, url) {
+  const asked = fetch(request);
+  asked.catch(() => undefined);
+  const answer = await Promise.race([asked, patience()]);
+  if (answer) return answer;
+  url.searchParams.delete('_rsc');
+  if (!(await keptPage(url))) return asked;
+  unanswered = placeOf(url);
+  return Response.error();
+}
+
+/** Ends when a server has been waited for long enough. */
+function patience() {
+  return new Promise((resolve) => setTimeout(resolve, PATIENCE));
 }
 
 /** A page that was kept, unless it has been kept for too long. A letter from one record can be read into any of its pages. */

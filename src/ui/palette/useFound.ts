@@ -18,6 +18,8 @@ export interface Found {
 
 /** What is typed is looked for after a pause of so many milliseconds. */
 const PAUSE = 120;
+/** So many milliseconds the server is waited for. */
+const PATIENCE = 5_000;
 
 /** Where one can go; only those with all of the words. */
 function doingsBy(words: readonly string[]): Found[] {
@@ -35,7 +37,8 @@ function lettersIn({ letters }: PaletteAnswer): Found[] {
 }
 
 async function ask(find: string): Promise<{ answer: PaletteAnswer } | { kept: Found[] }> {
-  const got = await askServer<Partial<PaletteAnswer>>(`/api/palette?find=${encodeURIComponent(find)}`);
+  const path = `/api/palette?find=${encodeURIComponent(find)}`;
+  const got = await askServer<Partial<PaletteAnswer>>(path, undefined, 'GET', PATIENCE);
   const { letters, records } = 'offline' in got ? {} : got.body;
   return letters && records ? { answer: { letters, records } } : { kept: await keptBy(find) };
 }

@@ -99,7 +99,9 @@ export function LetterFoot({
         <p className="foot-words">
           to {addressee(view)}
           <span role="status" className={marks?.length ? 'needs-you' : 'in-order'}>
-            {marks && (marks.length ? `Waits for ${counted(marks)}` : 'Proof: nothing in the way')}
+            {sending.state === 'handing over' && sending.aside
+              ? 'The server has not answered yet. The letter is kept on this device and goes from here: you need not wait.'
+              : marks && (marks.length ? `Waits for ${counted(marks)}` : 'Proof: nothing in the way')}
           </span>
         </p>
         {next && onSendAndNext && (

@@ -3,6 +3,7 @@ import type { Refusal } from '../../core/contract/refusal';
 import { dropDraft } from '../drafts/drafts';
 import { askServer, type Answer } from '../writing/askServer';
 import { handoverOf } from './handover';
+import { PATIENCE } from './patience';
 import { noteOnShelf, shelfOf, takeOffShelf, type ShelvedLetter } from './shelf';
 
 const LOCK = 'fair-quill shelf';
@@ -37,7 +38,7 @@ async function give(owner: string): Promise<void> {
 
 /** @returns false: at another time */
 async function giveOne({ letter, to, draftKey }: ShelvedLetter): Promise<boolean> {
-  const answer = await askServer<SendAnswer | Refusal>(to, letter);
+  const answer = await askServer<SendAnswer | Refusal>(to, letter, 'POST', PATIENCE);
   if (isAnotherTime(answer)) return false;
   const now = handoverOf(answer, letter.id);
   if (now.state === 'kept') {
@@ -51,7 +52,7 @@ async function giveOne({ letter, to, draftKey }: ShelvedLetter): Promise<boolean
 
 /** The server may have had it before the connection went: then it is taken back there, if there is time. */
 async function takeBack({ letter: { id } }: ShelvedLetter): Promise<boolean> {
-  const answer = await askServer<TakeBackAnswer>(`/api/letters/${id}/take-back`, {});
+  const answer = await askServer<TakeBackAnswer>(`/api/letters/${id}/take-back`, {}, 'POST', PATIENCE);
   if (isAnotherTime(answer)) return false;
   const { status } = answer.body;
   // The server has never had it, or has taken it back.

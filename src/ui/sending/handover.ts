@@ -7,7 +7,8 @@ import type { GivenTo } from './shelf';
 /** How far a letter is on its way from its writer to the server. */
 export type Handover =
   | { state: 'writing'; problem?: Obstacle }
-  | { state: 'handing over' }
+  /** aside: it is on this device as well, and goes from there whatever becomes of its page */
+  | { state: 'handing over'; aside?: true }
   /** it waits on this device for a connection */
   | { state: 'on the shelf'; to: GivenTo }
   | Kept;

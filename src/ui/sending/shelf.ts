@@ -53,8 +53,10 @@ export function shelved(id: string): Promise<ShelvedLetter | undefined> {
 
 /** What is on the shelf, the first sent first. @param owner whose; absent: everybody's */
 export async function shelfOf(owner?: string): Promise<ShelvedLetter[]> {
-  const all = await values<ShelvedLetter>(store()).catch(() => []);
-  return all.filter((one) => owner === undefined || one.owner === owner).sort((a, b) => a.at - b.at);
+  // One that was taken off while it was noted what came of it has left nothing in its place.
+  const all = await values<ShelvedLetter | undefined>(store()).catch(() => []);
+  const owned = all.flatMap((one) => (one && (owner === undefined || one.owner === owner) ? one : []));
+  return owned.sort((a, b) => a.at - b.at);
 }
 
 /** Changes what is known of a letter that is on the shelf. */

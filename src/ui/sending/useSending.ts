@@ -8,8 +8,10 @@ import { dropDraft } from '../drafts/drafts';
 import { askForFile, askServer, type Answer } from '../writing/askServer';
 import type { Writing } from '../writing/useWriting';
 import { shelvedPath } from '../../core/writing/writePath';
+import { PATIENCE } from './patience';
 import { askToTakeBack } from './askToTakeBack';
 import { goesAt, handoverOf, type Handover, type Kept } from './handover';
+import { setAside } from './setAside';
 import {
   noteOnShelf,
   onShelf,
@@ -43,7 +45,7 @@ export function useSending(
   const busy = useRef(false);
 
   /** The letter as it is given to the server; undefined as long as the proof has something to say. */
-  function given(): GivenLetter | undefined {
+  function letterToGive(): GivenLetter | undefined {
     const now = store.now();
     if (!now || store.marks()?.length !== 0) return undefined;
     const { choices, document, filled } = now;
@@ -62,16 +64,30 @@ export function useSending(
 
   /** Hands it over to be sent; or has it noted, when it went another way. Gives what the server has, once it has it. */
   async function send(path: GivenTo = '/api/letters'): Promise<Kept | undefined> {
-    const letter = given();
+    const letter = letterToGive();
     if (busy.current || !letter) return undefined;
     busy.current = true;
     setSending({ state: 'handing over' });
-    const answer = await askServer<SendAnswer | Refusal>(path, letter);
+    const endAside = setAside(async () => {
+      const isAside = await putOnShelf(path, letter);
+      if (isAside) setSending((now) => (now.state === 'handing over' ? { ...now, aside: true } : now));
+      return isAside;
+    });
+    const answer = await askServer<SendAnswer | Refusal>(path, letter, 'POST', PATIENCE);
+    const isAside = await endAside();
     busy.current = false;
-    if ('offline' in answer && (await putOnShelf(path, letter))) return undefined;
-    const now = handoverOf(answer, draft.id);
+    // From the shelf it may have been given meanwhile.
+    const given = 'offline' in answer ? (await shelved(draft.id))?.kept : undefined;
+    if ('offline' in answer && !given && (await putOnShelf(path, letter))) {
+      setSending({ state: 'on the shelf', to: path });
+      return undefined;
+    }
+    const now = given ?? handoverOf(answer, draft.id);
     setSending(now);
-    if (now.state !== 'kept') return undefined;
+    if (now.state !== 'kept') {
+      if (isAside) await takeOffShelf(draft.id);
+      return undefined;
+    }
     await Promise.all([dropDraft(draftKey, draft.id), takeOffShelf(draft.id)]);
     return now;
   }
@@ -84,7 +100,6 @@ export function useSending(
     } catch {
       return false;
     }
-    setSending({ state: 'on the shelf', to });
     window.history.replaceState(null, '', href);
     return true;
   }
@@ -138,7 +153,7 @@ export function useSending(
 
   /** The letter as a message file; undefined: it was not made, and it is said why. */
   async function asFile(): Promise<Blob | undefined> {
-    const letter = given();
+    const letter = letterToGive();
     if (!letter) return undefined;
     const answer = await askForFile('/api/letters/file', letter);
     if ('file' in answer) return answer.file;

@@ -4,6 +4,9 @@ import { pageKeptAt } from '../device/keptPages';
 import { askServer, type Answer } from './askServer';
 import { editionHere, listFor, listHere } from './templatesHere';
 
+/** So many milliseconds the server is waited for: whoever has no templates yet gets all of them, on a slow connection, too. */
+const PATIENCE = 60_000;
+
 /**
  * Asks for what a letter is written from, without what this device has of it.
  * @param from `invoice:LPC-1048`
@@ -32,7 +35,7 @@ export async function askForFacts(
     ...(edition === undefined ? {} : { edition }),
     ...(reply === undefined ? {} : { reply }),
   });
-  const answer = await askServer<WritingAnswer>(`/api/writing?${asked}`);
+  const answer = await askServer<WritingAnswer>(`/api/writing?${asked}`, undefined, 'GET', PATIENCE);
   if ('offline' in answer || answer.status !== 200) return answer;
   return ready(answer.body, await listFor(answer.body));
 }
