@@ -187,7 +187,7 @@ test('on a network that leads nowhere a letter waits on the device, and goes alt
   });
   await sendButton(letter).click();
   await expect(letter.getByRole('button', { name: 'Sending …' })).toBeVisible();
-  await expect(letter).toContainText('The letter is kept on this device and goes from here');
+  await expect(letter).toContainText('It is kept on this device and goes by itself');
   await page.goto('/today');
   await expect(
     page.getByRole('status').filter({ hasText: 'written without a connection, has been given over' }),

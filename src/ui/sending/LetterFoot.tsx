@@ -69,6 +69,7 @@ export function LetterFoot({
   }
   const { marks } = view;
   const busy = sending.state === 'handing over';
+  const isAside = sending.state === 'handing over' && sending.aside;
   const goes = whenItGoes(view, store);
   return (
     <div className="letter-foot">
@@ -98,9 +99,9 @@ export function LetterFoot({
         )}
         <p className="foot-words">
           to {addressee(view)}
-          <span role="status" className={marks?.length ? 'needs-you' : 'in-order'}>
-            {sending.state === 'handing over' && sending.aside
-              ? 'The server has not answered yet. The letter is kept on this device and goes from here: you need not wait.'
+          <span role="status" className={isAside ? 'waiting' : marks?.length ? 'needs-you' : 'in-order'}>
+            {isAside
+              ? 'No answer yet. It is kept on this device and goes by itself.'
               : marks && (marks.length ? `Waits for ${counted(marks)}` : 'Proof: nothing in the way')}
           </span>
         </p>

@@ -16,6 +16,7 @@ import { schemaOf } from '../../../core/records/schema';
 import { FileDrop } from '../../files/FileDrop';
 import { FileInput } from '../../files/FileInput';
 import { askServer } from '../../writing/askServer';
+import { useFocusWhen } from '../../shell/useFocusWhen';
 import { GroupField, NEW_GROUP } from '../GroupField';
 import { Brought } from './Brought';
 import { comingOf, isSame, namesOf, toBring, type Coming, type Way } from './coming';
@@ -44,6 +45,7 @@ export function BringTemplates({ facts, groups, words, remembered }: Props) {
   const [problems, setProblems] = useState<readonly string[]>([]);
   const [brought, setBrought] = useState<Extract<BroughtAnswer, { result: 'done' }>>();
   const chooser = useRef<HTMLInputElement>(null);
+  const whatCame = useFocusWhen<HTMLHeadingElement>(!files.reading && read);
   const router = useRouter();
   const titles = useMemo(() => ({ booking: words.booking }), [words]);
 
@@ -175,7 +177,7 @@ export function BringTemplates({ facts, groups, words, remembered }: Props) {
         )}
         {read && (
           <section className="form-part" aria-labelledby="coming-title">
-            <h2 id="coming-title">
+            <h2 id="coming-title" ref={whatCame} tabIndex={-1}>
               {coming.length === 0
                 ? 'There is no template in it'
                 : coming.length === 1

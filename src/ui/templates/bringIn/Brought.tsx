@@ -6,6 +6,7 @@ import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import type { BroughtAnswer } from '../../../core/contract/bringTemplates';
 import type { Done } from '../../../core/contract/refusal';
+import { useFocusWhen } from '../../shell/useFocusWhen';
 import { askServer } from '../../writing/askServer';
 
 interface Props {
@@ -18,6 +19,7 @@ export function Brought({ brought: { templates, passages }, onMore }: Props) {
   const [away, setAway] = useState<'going' | 'gone'>();
   const [problem, setProblem] = useState<string>();
   const router = useRouter();
+  const title = useFocusWhen<HTMLHeadingElement>(away === 'gone' ? away : 'brought');
   const made = templates.filter(({ isNew }) => isNew);
 
   async function takeAway() {
@@ -33,7 +35,9 @@ export function Brought({ brought: { templates, passages }, onMore }: Props) {
 
   return (
     <section className="form-part" aria-labelledby="brought-title">
-      <h2 id="brought-title">{away === 'gone' ? 'In the trash' : 'Brought in'}</h2>
+      <h2 id="brought-title" ref={title} tabIndex={-1}>
+        {away === 'gone' ? 'In the trash' : 'Brought in'}
+      </h2>
       <p role="status">
         {away === 'gone'
           ? 'The new ones are in the trash, from where they can be put back.'
