@@ -172,6 +172,10 @@ test('in a template it unfolds with its fields, and is undone', async ({ page })
   await page.keyboard.press('Enter');
   await expect(sheet).toContainText('A word about us helps others find us');
   await expectAccessible(page);
+  await page.getByRole('button', { name: 'More', exact: true }).click();
+  await page.getByRole('button', { name: /^Shorthand/ }).click();
+  await expect(page.getByRole('dialog', { name: 'Shorthand' })).toBeVisible();
+  await page.keyboard.press('Escape');
 });
 
 test('Tab goes to the next blank', async ({ page }) => {

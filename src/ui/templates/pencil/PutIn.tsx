@@ -59,6 +59,10 @@ export function PutIn({ editor, facts, tools, kind, inTable, onField, onShorthan
     putBlock(page, node);
     done();
   };
+  const short = () => {
+    setAsked(undefined);
+    onShorthand();
+  };
   const ask = (what: Asked) => setAsked((now) => (now === what ? undefined : what));
   return (
     <>
@@ -91,9 +95,6 @@ export function PutIn({ editor, facts, tools, kind, inTable, onField, onShorthan
           )}
           <Put words="More" open={asked === 'something else'} onPut={() => ask('something else')} />
         </>
-      )}
-      {(facts.shorthand ?? []).length > 0 && (
-        <Put words="Shorthand" keys="Ctrl or Cmd + J" onPut={onShorthand} />
       )}
       {inTable && (
         <Put words="Table" open={asked === 'a row or column'} onPut={() => ask('a row or column')} />
@@ -152,10 +153,12 @@ export function PutIn({ editor, facts, tools, kind, inTable, onField, onShorthan
                 ...(kind === 'letterhead' || kind === 'shorthand'
                   ? []
                   : [['signature', 'The signature'] as const]),
+                ...(facts.shorthand?.length ? [['shorthand', 'Shorthand (Ctrl or Cmd + J)'] as const] : []),
                 ['html', 'HTML'],
               ]}
               onChoose={(what) => {
                 if (what === 'html') setAsked('HTML');
+                else if (what === 'shorthand') short();
                 else if (what === 'gap') tag({ type: 'gap', attrs: { words: 'what is missing' } });
                 else if (what === 'signature') block({ type: 'paragraph', content: [{ type: 'signature' }] });
                 else block(what === 'table' ? EMPTY_TABLE : { type: 'rule' });
