@@ -50,7 +50,10 @@ describe('a template in pencil', () => {
   it.each([
     ['{{#invoice.lines}}\n- {{description}}\n{{/invoice.lines}}', 'For each of lines description'],
     ['{{#invoice.is_overdue}}\nlate\n{{/invoice.is_overdue}}', 'Only when is overdue late'],
-    ['{{^invoice.is_paid}}\nopen\n{{/invoice.is_paid}}', 'Only when not: is paid open'],
+    ['{{^invoice.is_paid}}\nopen\n{{/invoice.is_paid}}', 'Only when is not paid open'],
+    ['{{#when invoice.is_paid is no}}\nopen\n{{/when}}', 'Only when is not paid open'],
+    ['{{#when invoice.is_paid is not no}}\nthanks\n{{/when}}', 'Only when is paid thanks'],
+    ['{{#when booking.is_past is yes}}\nthanks\n{{/when}}', 'Only when booking, is past thanks'],
     ['{{^client.enquiries}}\nnone\n{{/client.enquiries}}', 'Only when there is no client, enquiries none'],
     ['{{#client.mobile}}\n{{.}}\n{{/client.mobile}}', 'Only when client, mobile is set it'],
     [

@@ -43,6 +43,12 @@ export function useSending(
   const [sending, setSending] = useState<Handover>(() => onTheShelf(before) ?? { state: 'writing' });
   // A second press while the first is on its way is none.
   const busy = useRef(false);
+  // Whoever has gone on to another page stays there.
+  const left = useRef(false);
+  useEffect(() => {
+    left.current = false;
+    return () => void (left.current = true);
+  }, []);
 
   /** The letter as it is given to the server; undefined as long as the proof has something to say. */
   function letterToGive(): GivenLetter | undefined {
@@ -100,7 +106,7 @@ export function useSending(
     } catch {
       return false;
     }
-    window.history.replaceState(null, '', href);
+    if (!left.current) window.history.replaceState(null, '', href);
     return true;
   }
 

@@ -104,7 +104,7 @@ function sectionLabel(node: Section<never>['attrs'], scope: Scope): string {
   const kind = kindOf(node, scope);
   const there = kind === 'record' || kind === 'collection';
   if (node.inverted) {
-    if (kind === 'yes/no') return `Only when not: ${label}`;
+    if (kind === 'yes/no') return `Only when ${yesOrNo(label, false)}`;
     return there ? `Only when there is no ${label}` : `Only when ${label} is not set`;
   }
   if (kind === 'collection') return `For each of ${label}`;
@@ -140,10 +140,19 @@ export function conditionLabel({ join, clauses }: Condition, scope: Scope): stri
 function clauseLabel({ path, steps, operator, right }: Clause, scope: Scope): string {
   const left = fieldLabel(path, steps, scope);
   if (!operator) return left;
+  if (right?.kind === 'yes/no' && /^is(?: not)?$/.test(operator))
+    return yesOrNo(left, right.yes === (operator === 'is'));
   const verb = /^is|contains/.test(operator) ? operator : `is ${operator}`;
   return right
     ? `${left} ${verb} ${operandLabel(right, kindOf({ path, steps }, scope), scope)}`
     : `${left} ${verb}`;
+}
+
+/** “is past”, “is not past”; what is not called so is yes or no. */
+function yesOrNo(label: string, yes: boolean): string {
+  const called = /^(.*, )?is (.*)$/.exec(label);
+  if (!called) return `${label} is ${yes ? 'yes' : 'no'}`;
+  return yes ? label : `${called[1] ?? ''}is not ${called[2]}`;
 }
 
 function operandLabel(right: Operand, left: FieldType['kind'] | undefined, scope: Scope): string {
