@@ -49,7 +49,7 @@ describe('npm run recognise', () => {
     expect(err).toBe('');
     expect(code).toBe(0);
     expect(out).toBe(`---
-name: Your service
+name: Your visit
 group: From letters
 starts from: booking
 subject: 'Your {{booking.service}}'

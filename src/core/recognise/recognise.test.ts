@@ -168,7 +168,7 @@ describe('a letter with its looks', () => {
     const letter = asText(LETTER);
     const { finds } = found(letter, 'invoice', 'K-1');
     const { head, document } = recognisedTemplate(letter, finds, { startsFrom: 'invoice' });
-    expect(head).toMatchObject({ name: 'Invoice number', startsFrom: 'invoice' });
+    expect(head).toMatchObject({ name: 'Invoice', startsFrom: 'invoice' });
     expect(printMarkdown(document)).toBe(
       'Dear {{recipient.greeting_name}}, **{{invoice.due_on | long date}}**\n\n' +
         '{{client.address | lines}}, {{invoice.pay_link | as "pay here"}}{{gap "stage"}}\n',
