@@ -9,6 +9,8 @@ import { keepPage, pageIsFresh, pageKeptAt, type Keeping } from './keptPages';
 const LOOKED_AT = 1500;
 /** Without a connection the server is tried again after so many milliseconds. */
 const AGAIN = 15_000;
+/** So many milliseconds it is waited for then. */
+const ANSWERED = 5_000;
 /** How many of the pages that Today leads to are kept ahead. */
 const MOST_AHEAD = 24;
 
@@ -71,7 +73,7 @@ export function KeptPage({ owner, days }: Keeping) {
 
 /** Whether the server answers: a network alone may lead nowhere. */
 function isReached(): Promise<boolean> {
-  return fetch('/health', { cache: 'no-store' }).then(
+  return fetch('/health', { cache: 'no-store', signal: AbortSignal.timeout(ANSWERED) }).then(
     ({ ok }) => ok,
     () => false,
   );

@@ -24,6 +24,8 @@ import {
 } from './shelf';
 
 const WATCHED = 1000;
+/** So many milliseconds the server is waited for meanwhile. */
+const ANSWERED = 5_000;
 
 const NOT_REACHED =
   'There is no connection: it has not been taken back, and goes when its time comes. Press again when you are back.';
@@ -128,17 +130,22 @@ export function useSending(
   const letter = sending.state === 'kept' && isOpen(sending.status) ? sending.letter : undefined;
   useEffect(() => {
     if (!letter) return;
-    const timer = setInterval(() => {
-      void askServer<LetterStatus>(`/api/letters/${letter}`).then((answer) => {
-        if ('offline' in answer || answer.status !== 200) return;
-        const { status, reason, goesIn, waits } = answer.body;
-        setSending((now) =>
-          now.state === 'kept' && now.letter === letter
-            ? { ...now, status, reason, waits, ...goesAt(goesIn) }
-            : now,
-        );
-      });
-    }, WATCHED);
+    // One at a time: those that are not answered would keep a press on “Take it back” from leaving.
+    let asking = false;
+    const look = async () => {
+      if (asking) return;
+      asking = true;
+      const answer = await askServer<LetterStatus>(`/api/letters/${letter}`, undefined, 'GET', ANSWERED);
+      asking = false;
+      if ('offline' in answer || answer.status !== 200) return;
+      const { status, reason, goesIn, waits } = answer.body;
+      setSending((now) =>
+        now.state === 'kept' && now.letter === letter
+          ? { ...now, status, reason, waits, ...goesAt(goesIn) }
+          : now,
+      );
+    };
+    const timer = setInterval(() => void look(), WATCHED);
     return () => clearInterval(timer);
   }, [letter]);
 
