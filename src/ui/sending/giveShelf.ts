@@ -18,13 +18,23 @@ function isAnotherTime<T>(answer: Answer<T>): answer is { offline: true } {
   return 'offline' in answer || ANOTHER_TIME.has(answer.status);
 }
 
+/** What this page gives at the moment: whoever wants it given meanwhile waits for the same. */
+let underWay: Promise<void> | undefined;
+
 /**
  * Gives the server what its writer has sent without a connection, one after the other. The server takes a letter once, by its id,
  * however often it is given.
  * @param owner whose letters
  */
-export async function giveShelf(owner: string): Promise<void> {
-  // One page of the device at a time.
+export function giveShelf(owner: string): Promise<void> {
+  underWay ??= giveInTurn(owner).finally(() => {
+    underWay = undefined;
+  });
+  return underWay;
+}
+
+/** One page of the device at a time. */
+async function giveInTurn(owner: string): Promise<void> {
   await (navigator.locks ? navigator.locks.request(LOCK, () => give(owner)) : give(owner));
 }
 
