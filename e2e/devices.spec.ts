@@ -33,6 +33,11 @@ async function given(client: string, words: string) {
   await expect.poll(async () => (await ask(sql, [client, `%${words}%`])).length).toBe(1);
 }
 
+// The other devices are put away.
+test.afterEach(async ({ browser, context }) => {
+  for (const one of browser.contexts()) if (one !== context) await one.close();
+});
+
 test('a letter that was begun on one device goes on on another, and is sent once', async ({
   page,
   browser,

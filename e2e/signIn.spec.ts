@@ -59,6 +59,24 @@ test('nobody is led to another site by signing in', async ({ page, baseURL }) =>
   }
 });
 
+test('nothing is sent before the page listens, and what was typed stays', async ({ page }) => {
+  let listen = () => undefined as void;
+  const held = new Promise<void>((resolve) => (listen = resolve));
+  await page.route('**/_next/static/**/*.js', async (route) => {
+    await held;
+    await route.continue();
+  });
+  await page.goto('/sign-in', { waitUntil: 'commit' });
+  const button = page.getByRole('button', { name: 'Sign in', exact: true });
+  await expect(button).toBeDisabled();
+  await page.getByLabel('Email address').fill('imke@larkfield.example');
+  await page.getByLabel('Password').fill('larkfield-imke');
+  await page.keyboard.press('Enter');
+  listen();
+  await button.click();
+  await expect(page).toHaveURL(/\/today$/);
+});
+
 test('another site can neither sign in nor out', async ({ page, request }) => {
   const headers = { origin: 'https://elsewhere.example' };
   const data = { email: 'imke@larkfield.example', password: 'larkfield-imke' };

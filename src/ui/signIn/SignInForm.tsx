@@ -20,6 +20,9 @@ interface Props {
 export function SignInForm({ to, demonstration, note }: Props) {
   const [problem, setProblem] = useState<{ error: string; field?: string }>();
   const [busy, setBusy] = useState(false);
+  // A press before the page listens would send the form as browsers do, and what was typed would be gone.
+  const [listens, setListens] = useState(false);
+  useEffect(() => setListens(true), []);
   const form = useRef<HTMLFormElement>(null);
   const messageId = useId();
 
@@ -74,7 +77,7 @@ export function SignInForm({ to, demonstration, note }: Props) {
       <p id={messageId} className="problem" role="alert">
         {problem?.error}
       </p>
-      <Button type="submit" disabled={busy}>
+      <Button type="submit" disabled={busy || !listens}>
         {busy ? 'Signing in …' : 'Sign in'}
       </Button>
       {demonstration.length > 0 && (
