@@ -60,7 +60,7 @@ test('nobody is led to another site by signing in', async ({ page, baseURL }) =>
 });
 
 test('nothing is sent before the page listens, and what was typed stays', async ({ page }) => {
-  let listen = () => undefined as void;
+  let listen: () => void = () => undefined;
   const held = new Promise<void>((resolve) => (listen = resolve));
   await page.route('**/_next/static/**/*.js', async (route) => {
     await held;
