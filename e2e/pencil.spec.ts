@@ -159,7 +159,7 @@ test('a draft outlives the page, and a template’s head is changed by plain cho
   await head.getByRole('button', { name: 'Only when something is so' }).click();
   await findField(page, 'overdue', 'Invoice, is overdue');
   await head.getByLabel('How it is compared').selectOption('is not so');
-  await expect(head).toContainText('with a copy, by the business. Offered only when is overdue is no.');
+  await expect(head).toContainText('with a copy, by the business. Offered only when is not overdue.');
   // A group is made while choosing one.
   const group = head.getByRole('combobox', { name: 'Group', exact: true });
   await group.selectOption('A new group …');
