@@ -11,7 +11,15 @@ function letterOf(marked: string): [LetterText, Find[]] {
     const [, path, words] = /^<([\w.]+) ([^>]*)>$/.exec(part) ?? [];
     if (path !== undefined && words !== undefined) {
       const place = { start: text.length, end: text.length + words.length, words };
-      finds.push({ ...place, path, steps: [], says: words, label: `Visit, ${path}`, certainty: 1, others: [] });
+      finds.push({
+        ...place,
+        path,
+        steps: [],
+        says: words,
+        label: `Visit, ${path}`,
+        certainty: 1,
+        others: [],
+      });
       text += words;
     } else text += part;
   }
@@ -21,10 +29,7 @@ function letterOf(marked: string): [LetterText, Find[]] {
 
 it.each([
   ['<booking.service Tuning visit> <booking.starts_at tomorrow>', 'Visit'],
-  [
-    'Your <booking.service voicing> on <booking.starts_at 3 May> at <booking.starts_at 09:00>',
-    'Your visit',
-  ],
+  ['Your <booking.service voicing> on <booking.starts_at 3 May> at <booking.starts_at 09:00>', 'Your visit'],
   ['Invoice <invoice.number K-1> is still open', 'Invoice is still open'],
   ['Invoice <invoice.number K-1>, <invoice.balance £40.00>', 'Invoice'],
   ['<invoice.number K-1>: a second word', 'A second word'],
