@@ -45,6 +45,15 @@ async function addressOf(letter: Locator): Promise<string> {
   return /[\w.]+@[\w.]+\.example/.exec(await letter.innerText())![0];
 }
 
+/** Writes into the statement on the page what it needs to be sent. */
+async function writeWords(page: Page, words: string) {
+  const letter = page.getByRole('article', { name: /^Letter to/ });
+  await editable(page);
+  await typeBehind(page, /nothing is open|still open today/, ` ${words}`);
+  await stetAll(letter);
+  return letter;
+}
+
 /** Begins a statement with words of its writer's, on a page that this device has kept. */
 async function writeOffline(page: Page, context: BrowserContext, client: string, words: string) {
   await signIn(page);
@@ -54,10 +63,7 @@ async function writeOffline(page: Page, context: BrowserContext, client: string,
   await context.setOffline(true);
   await page.reload();
   await expect(noConnection(page)).toBeVisible();
-  const letter = page.getByRole('article', { name: /^Letter to/ });
-  await editable(page);
-  await typeBehind(page, /nothing is open|still open today/, ` ${words}`);
-  await stetAll(letter);
+  const letter = await writeWords(page, words);
   await sendButton(letter).click();
   await expect(letter).toContainText('There is no connection. It waits on this device');
   return letter;
@@ -175,10 +181,7 @@ test('on a network that leads nowhere a letter waits on the device, and goes alt
   const client = of(project.name).sent;
   await signIn(page);
   await page.goto(statementTo(client));
-  const letter = page.getByRole('article', { name: /^Letter to/ });
-  await editable(page);
-  await typeBehind(page, /nothing is open|still open today/, ' From the valley.');
-  await stetAll(letter);
+  const letter = await writeWords(page, 'From the valley.');
   const email = await addressOf(letter);
   let given = 0;
   await page.route('**/api/letters', (route) => {

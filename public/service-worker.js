@@ -147,10 +147,9 @@ async function offlinePage() {
   const days = (await keepingOf(cache))?.days ?? 0;
   const kept = [];
   for (const key of await cache.keys()) {
-    const { headers } = await cache.match(key);
-    const at = Number(headers.get(KEPT_AT));
-    const name = headers.get(KEPT_NAME);
-    if (name && Date.now() - at <= days * DAY) kept.push({ at, name, url: new URL(key.url) });
+    const page = await cache.match(key);
+    const [at, name] = [KEPT_AT, KEPT_NAME].map((one) => page.headers.get(one));
+    if (name && !isOver(page, days)) kept.push({ at, name, url: new URL(key.url) });
   }
   if (kept.length === 0) return own;
   const links = kept

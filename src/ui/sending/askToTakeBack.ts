@@ -1,7 +1,7 @@
 import type { TakeBackAnswer } from '../../core/contract/letters';
 import { askServer } from '../writing/askServer';
 
-/** So many milliseconds the server is waited for: as long as a letter can be taken back, if not longer. */
+/** So many milliseconds the server is waited for. */
 const PATIENCE = 8_000;
 
 /** Asks for a letter to be taken back. Gives what it is now and whether that was in time; or why that is not known. */

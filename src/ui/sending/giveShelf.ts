@@ -3,8 +3,7 @@ import type { Refusal } from '../../core/contract/refusal';
 import { dropDraft } from '../drafts/drafts';
 import { askServer, type Answer } from '../writing/askServer';
 import { handoverOf } from './handover';
-import { PATIENCE } from './patience';
-import { noteOnShelf, shelfOf, takeOffShelf, type ShelvedLetter } from './shelf';
+import { noteOnShelf, PATIENCE, shelfOf, takeOffShelf, type ShelvedLetter } from './shelf';
 
 const LOCK = 'fair-quill shelf';
 

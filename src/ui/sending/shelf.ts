@@ -3,6 +3,9 @@ import type { LetterToSend } from '../../core/contract/letters';
 import type { CopyDocument } from '../../core/document/copyDocument';
 import type { Kept, Obstacle } from './handover';
 
+/** A letter that the server has not taken within so many milliseconds waits on this device: given again it goes once. */
+export const PATIENCE = 20_000;
+
 /** Where a letter is given: to be sent, or to be noted as gone another way. */
 export type GivenTo = '/api/letters' | '/api/letters/elsewhere';
 

@@ -8,13 +8,13 @@ import { dropDraft } from '../drafts/drafts';
 import { askForFile, askServer, type Answer } from '../writing/askServer';
 import type { Writing } from '../writing/useWriting';
 import { shelvedPath } from '../../core/writing/writePath';
-import { PATIENCE } from './patience';
 import { askToTakeBack } from './askToTakeBack';
 import { goesAt, handoverOf, type Handover, type Kept } from './handover';
 import { setAside } from './setAside';
 import {
   noteOnShelf,
   onShelf,
+  PATIENCE,
   shelve,
   shelved,
   takeOffShelf,
